@@ -1,0 +1,42 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays, daysBetween, isClockTime, isDay, isMonthDay, weekday, weekStart } from './day.ts';
+
+const anyDay = fc
+  .date({ min: new Date('1901-01-01'), max: new Date('2199-12-31'), noInvalidDate: true })
+  .map((date) => date.toISOString().slice(0, 10));
+
+describe('days', () => {
+  it.each(['2026-02-29', '2026-13-01', '2026-00-10', '2026-1-1', '2026-04-31', 'soon', ''])(
+    '%j is no day',
+    (text) => expect(isDay(text)).toBe(false),
+  );
+
+  it('knows leap years', () => {
+    expect(isDay('2028-02-29')).toBe(true);
+    expect(isMonthDay('02-29')).toBe(false);
+    expect(isMonthDay('05-10')).toBe(true);
+  });
+
+  it('adds and counts days so that one undoes the other', () => {
+    fc.assert(
+      fc.property(anyDay, fc.integer({ min: -800, max: 800 }), (day, days) => {
+        expect(daysBetween(day, addDays(day, days))).toBe(days);
+        expect(addDays(addDays(day, days), -days)).toBe(day);
+      }),
+    );
+  });
+
+  it('starts weeks on Monday', () => {
+    // 20 May 2026 is a Wednesday (any almanac).
+    expect(weekday('2026-05-20')).toBe(3);
+    expect(weekStart('2026-05-20')).toBe('2026-05-18');
+    expect(weekStart('2026-05-18')).toBe('2026-05-18');
+    expect(weekStart('2026-05-24')).toBe('2026-05-18');
+  });
+
+  it('reads clock times', () => {
+    expect(['00:00', '09:30', '23:59'].every(isClockTime)).toBe(true);
+    expect(['24:00', '9:30', '12:60', ''].some(isClockTime)).toBe(false);
+  });
+});

@@ -1,0 +1,2 @@
+export * from './packing.ts';
+export * from './rectangle.ts';

@@ -1,0 +1,170 @@
+import type { AmountUnit } from '../units/index.ts';
+import type { Destination, EntryKind } from './entry.ts';
+
+/*
+ * The words people write on a clipboard, in both languages, without accents and in lower case. They are input, not
+ * interface text: both languages are always understood, whichever the screen shows.
+ */
+
+export const unitWords: Record<string, AmountUnit> = {
+  lb: 'lb',
+  lbs: 'lb',
+  pound: 'lb',
+  pounds: 'lb',
+  libra: 'lb',
+  libras: 'lb',
+  oz: 'oz',
+  ounce: 'oz',
+  ounces: 'oz',
+  onza: 'oz',
+  onzas: 'oz',
+  g: 'g',
+  gram: 'g',
+  grams: 'g',
+  gramo: 'g',
+  gramos: 'g',
+  kg: 'kg',
+  kilo: 'kg',
+  kilos: 'kg',
+  ft: 'ft',
+  foot: 'ft',
+  feet: 'ft',
+  pie: 'ft',
+  pies: 'ft',
+  inch: 'in',
+  inches: 'in',
+  pulgada: 'in',
+  pulgadas: 'in',
+  m: 'm',
+  metre: 'm',
+  metres: 'm',
+  meter: 'm',
+  meters: 'm',
+  metro: 'm',
+  metros: 'm',
+  cm: 'cm',
+  yd: 'yd',
+  yards: 'yd',
+  bunch: 'bunch',
+  bunches: 'bunch',
+  manojo: 'bunch',
+  manojos: 'bunch',
+  head: 'head',
+  heads: 'head',
+  cabeza: 'head',
+  cabezas: 'head',
+  piece: 'piece',
+  pieces: 'piece',
+  pieza: 'piece',
+  piezas: 'piece',
+};
+
+export const verbWords: Record<string, EntryKind> = {
+  sow: 'sowing',
+  sowed: 'sowing',
+  sown: 'sowing',
+  seeded: 'sowing',
+  siembra: 'sowing',
+  sembre: 'sowing',
+  sembramos: 'sowing',
+  sembrado: 'sowing',
+  up: 'emergence',
+  emerged: 'emergence',
+  sprouted: 'emergence',
+  brotaron: 'emergence',
+  brotado: 'emergence',
+  nacieron: 'emergence',
+  thinned: 'thinning',
+  thin: 'thinning',
+  aclare: 'thinning',
+  aclaramos: 'thinning',
+  'set out': 'settingOut',
+  transplanted: 'settingOut',
+  'planted out': 'settingOut',
+  trasplante: 'settingOut',
+  trasplantamos: 'settingOut',
+  picked: 'harvest',
+  pick: 'harvest',
+  harvested: 'harvest',
+  cut: 'harvest',
+  coseche: 'harvest',
+  cosechamos: 'harvest',
+  cosecha: 'harvest',
+  cleared: 'clearing',
+  pulled: 'clearing',
+  limpie: 'clearing',
+  despejamos: 'clearing',
+};
+
+export const destinationWords: Record<string, Destination> = {
+  household: 'household',
+  home: 'household',
+  share: 'household',
+  casa: 'household',
+  hogar: 'household',
+  pantry: 'pantry',
+  'food pantry': 'pantry',
+  despensa: 'pantry',
+  school: 'school',
+  kitchen: 'school',
+  lunch: 'school',
+  escuela: 'school',
+  cocina: 'school',
+  stand: 'stand',
+  puesto: 'stand',
+  seed: 'seed',
+  semilla: 'seed',
+  compost: 'compost',
+  composta: 'compost',
+};
+
+/** Words that come before a destination. */
+export const towards = ['to', 'to the', 'for', 'for the', 'para', 'para la', 'para el', 'a', 'a la', 'al'];
+
+/** Other words for "bed" before its number. */
+export const bedWords = ['bed', 'plot', 'cantero', 'cama', 'bancal', 'parcela'];
+
+/** Days back from today. */
+export const dayWords: Record<string, number> = { today: 0, hoy: 0, yesterday: 1, ayer: 1 };
+
+/** ISO weekday numbers; a weekday means the last one that was, today included. */
+export const weekdayWords: Record<string, number> = {
+  monday: 1,
+  lunes: 1,
+  tuesday: 2,
+  martes: 2,
+  wednesday: 3,
+  miercoles: 3,
+  thursday: 4,
+  jueves: 4,
+  friday: 5,
+  viernes: 5,
+  saturday: 6,
+  sabado: 6,
+  sunday: 7,
+  domingo: 7,
+};
+
+/** Small words that say nothing when they are left over. */
+export const fillers = new Set([
+  'of',
+  'de',
+  'in',
+  'en',
+  'from',
+  'on',
+  'the',
+  'el',
+  'la',
+  'los',
+  'las',
+  'del',
+  'a',
+  'al',
+  'row',
+  'hilera',
+  'are',
+  'is',
+  'we',
+  'i',
+]);

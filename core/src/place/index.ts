@@ -1,0 +1,2 @@
+export * from './frost.ts';
+export * from './sun.ts';

@@ -1,0 +1,18 @@
+import { expect, it } from 'vitest';
+import { showArea, showLength, showSpacing, showTemperature, showWeight } from './display.ts';
+
+it('shows each kind of measure in the units of the garden', () => {
+  expect(showLength(7.3152, 'imperial')).toMatchObject({ unit: 'ft', value: expect.closeTo(24, 9) });
+  expect(showLength(7.3152, 'metric')).toMatchObject({ unit: 'm', value: 7.3152 });
+  expect(showSpacing(0.1524, 'imperial')).toMatchObject({ unit: 'in', value: expect.closeTo(6, 9) });
+  expect(showSpacing(0.15, 'metric')).toMatchObject({ unit: 'cm', value: expect.closeTo(15, 9) });
+  expect(showArea(8.918692, 'imperial')).toMatchObject({ unit: 'sq ft', value: expect.closeTo(96, 3) });
+  expect(showTemperature(10, 'imperial')).toMatchObject({ unit: '°F', value: 50 });
+});
+
+it('goes to the smaller unit for light weights', () => {
+  expect(showWeight(226.796185, 'imperial')).toMatchObject({ unit: 'oz', value: expect.closeTo(8, 9) });
+  expect(showWeight(453.59237, 'imperial')).toMatchObject({ unit: 'lb', value: 1 });
+  expect(showWeight(250, 'metric')).toMatchObject({ unit: 'g', value: 250 });
+  expect(showWeight(0, 'imperial')).toMatchObject({ unit: 'lb', value: 0 });
+});

@@ -1,0 +1,57 @@
+import {
+  fromGrams,
+  fromMetres,
+  type LengthUnit,
+  toFahrenheit,
+  toSquareFeet,
+  type UnitSystem,
+  type WeightUnit,
+} from './convert.ts';
+
+/** A number ready to be shown, and the symbol it belongs to. `decimals` is the most the reader needs. */
+export interface Shown<Unit extends string> {
+  value: number;
+  unit: Unit;
+  decimals: number;
+}
+
+/** How a length on the ground is shown: feet or metres. @param metres length, m */
+export function showLength(metres: number, system: UnitSystem): Shown<LengthUnit> {
+  return system === 'imperial'
+    ? { value: fromMetres(metres, 'ft'), unit: 'ft', decimals: 1 }
+    : { value: metres, unit: 'm', decimals: 2 };
+}
+
+/** How a spacing or a depth is shown: inches or centimetres. @param metres length, m */
+export function showSpacing(metres: number, system: UnitSystem): Shown<LengthUnit> {
+  return system === 'imperial'
+    ? { value: fromMetres(metres, 'in'), unit: 'in', decimals: 2 }
+    : { value: fromMetres(metres, 'cm'), unit: 'cm', decimals: 1 };
+}
+
+/** How an area of ground is shown. @param squareMetres area, m² */
+export function showArea(squareMetres: number, system: UnitSystem): Shown<'sq ft' | 'm²'> {
+  return system === 'imperial'
+    ? { value: toSquareFeet(squareMetres), unit: 'sq ft', decimals: 0 }
+    : { value: squareMetres, unit: 'm²', decimals: 1 };
+}
+
+/** How a weight of produce is shown: below a pound in ounces, below a kilogram in grams. @param grams mass, g */
+export function showWeight(grams: number, system: UnitSystem): Shown<WeightUnit> {
+  if (system === 'imperial') {
+    const pounds = fromGrams(grams, 'lb');
+    return pounds < 1 && grams > 0
+      ? { value: fromGrams(grams, 'oz'), unit: 'oz', decimals: 1 }
+      : { value: pounds, unit: 'lb', decimals: 1 };
+  }
+  return grams < 1000 && grams > 0
+    ? { value: grams, unit: 'g', decimals: 0 }
+    : { value: grams / 1000, unit: 'kg', decimals: 1 };
+}
+
+/** How a temperature is shown. @param celsius temperature, °C */
+export function showTemperature(celsius: number, system: UnitSystem): Shown<'°F' | '°C'> {
+  return system === 'imperial'
+    ? { value: toFahrenheit(celsius), unit: '°F', decimals: 0 }
+    : { value: celsius, unit: '°C', decimals: 0 };
+}

@@ -1,0 +1,3 @@
+export * from './convert.ts';
+export * from './display.ts';
+export * from './parse.ts';

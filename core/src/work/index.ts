@@ -1,0 +1,2 @@
+export * from './pace.ts';
+export * from './task.ts';
