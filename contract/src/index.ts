@@ -1,0 +1,3 @@
+export * from './openapi.ts';
+export * from './routes.ts';
+export * from './wire/index.ts';

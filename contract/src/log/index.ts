@@ -1,0 +1,83 @@
+import { destinations, entryKinds } from '@unity-acre/core/log';
+import { isLengthUnit } from '@unity-acre/core/units';
+import { z } from 'zod';
+import { move } from '../season/index.ts';
+import { day, id, version, words } from '../wire/index.ts';
+
+const units = ['g', 'kg', 'lb', 'oz', 'm', 'cm', 'ft', 'in', 'yd', 'piece', 'bunch', 'head'] as const;
+
+export const amount = z.strictObject({ value: z.number().positive().max(100_000), unit: z.enum(units) });
+
+export const entryInput = z
+  .strictObject({
+    kind: z.enum(entryKinds),
+    on: day,
+    plantingId: id.nullable(),
+    bedId: id.nullable(),
+    cropId: z.string().max(60).nullable(),
+    /** as the person said it */
+    amount: amount.nullable(),
+    destination: z.enum(destinations).nullable(),
+    note: words(2000),
+  })
+  .superRefine((entry, context) => {
+    const refuse = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (entry.kind === 'harvest') {
+      if (!entry.cropId) refuse('cropId', 'required');
+      if (!entry.amount) refuse('amount', 'required');
+      else if (isLengthUnit(entry.amount.unit)) refuse('amount', 'wrongUnit');
+      return;
+    }
+    if (entry.destination) refuse('destination', 'notForKind');
+    if (entry.kind === 'observation') {
+      if (entry.note === '') refuse('note', 'required');
+    } else if (!entry.plantingId) refuse('plantingId', 'required');
+  });
+
+export const entry = z.object({
+  ...entryInput.shape,
+  id,
+  version,
+  personId: id,
+  by: z.string(),
+  /** the weight in grams where the amount was weighed */
+  grams: z.number().nullable(),
+  loggedAt: z.string(),
+});
+
+/** Saving an entry tells what it moved. */
+export const entrySaved = z.object({ entry, moved: z.array(move) });
+
+export const entryQuery = z.object({
+  kind: z.enum(entryKinds).optional(),
+  bedId: id.optional(),
+  plantingId: id.optional(),
+  /** how many to give */
+  limit: z.coerce.number().int().min(1).max(500).default(50),
+  /** the place after which to go on, as `next` of the page before gave it */
+  after: z.string().max(60).optional(),
+});
+export const entryPage = z.object({ entries: z.array(entry), next: z.string().nullable() });
+
+/** One row of the audit trail. */
+export const change = z.object({
+  id,
+  at: z.string(),
+  by: z.string(),
+  /** what was done, as `thing.verb` */
+  verb: z.string(),
+  /** the name or kind of what it was done to */
+  what: z.string(),
+  undone: z.boolean(),
+  mayUndo: z.boolean(),
+});
+export const changeQuery = z.object({
+  limit: z.coerce.number().int().min(1).max(200).default(50),
+  after: z.string().max(60).optional(),
+});
+export const changePage = z.object({ changes: z.array(change), next: z.string().nullable() });
+
+export type EntryInput = z.infer<typeof entryInput>;
+export type Entry = z.infer<typeof entry>;
+export type Change = z.infer<typeof change>;

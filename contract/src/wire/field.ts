@@ -1,0 +1,50 @@
+import { isClockTime, isDay, isMonthDay } from '@unity-acre/core/calendar';
+import { z } from 'zod';
+
+/*
+ * The messages of all schemas are codes, with a limit after a colon where there is one: `tooLong:120`. The words for
+ * a code stand in words.en.json and words.es.json.
+ */
+z.config({
+  customError: (issue) => {
+    switch (issue.code) {
+      case 'invalid_type':
+        return issue.input === undefined || issue.input === null ? 'required' : 'wrongType';
+      case 'too_small':
+        if (issue.origin === 'string') return issue.minimum === 1 ? 'required' : `tooShort:${issue.minimum}`;
+        if (issue.origin === 'array') return `tooFew:${issue.minimum}`;
+        return issue.inclusive ? `atLeast:${issue.minimum}` : `above:${issue.minimum}`;
+      case 'too_big':
+        if (issue.origin === 'string') return `tooLong:${issue.maximum}`;
+        if (issue.origin === 'array') return `tooMany:${issue.maximum}`;
+        return `atMost:${issue.maximum}`;
+      case 'invalid_value':
+        return 'notOffered';
+      case 'unrecognized_keys':
+        return 'unknownField';
+      case 'invalid_format':
+        return issue.format === 'email' ? 'notAnEmail' : issue.format === 'uuid' ? 'notAnId' : 'wrongForm';
+      default:
+        return 'wrongType';
+    }
+  },
+});
+
+/** For a rule over several fields: it has nothing to say while one of them is wrong by itself. */
+export const noIssueSoFar = (payload: { issues: unknown[] }): boolean => payload.issues.length === 0;
+
+/** A sortable identifier made by the client. */
+export const id = z.uuid({ version: 'v7' });
+/** One line of text. */
+export const line = (longest: number) => z.string().trim().min(1).max(longest);
+/** Text that may be empty. */
+export const words = (longest: number) => z.string().trim().max(longest);
+export const day = z.string().refine(isDay, 'notADay').meta({ format: 'date' });
+export const monthDay = z.string().refine(isMonthDay, 'notAMonthDay').meta({ pattern: '^\\d{2}-\\d{2}$' });
+export const clockTime = z.string().refine(isClockTime, 'notATime').meta({ pattern: '^\\d{2}:\\d{2}$' });
+export const year = z.coerce.number().int().min(1990).max(2200);
+/** A length on the ground, metres. */
+export const metres = z.number().min(-2000).max(2000);
+/** A size on the ground, metres. */
+export const size = z.number().positive().max(500);
+export const version = z.number().int().min(1);

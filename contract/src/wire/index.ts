@@ -1,0 +1,3 @@
+export * from './field.ts';
+export * from './problem.ts';
+export * from './route.ts';

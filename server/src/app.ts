@@ -1,0 +1,108 @@
+import { openapi } from '@unity-acre/contract';
+import compression from 'compression';
+import express, { type Express, type RequestHandler, type Response } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { access, type DemoSignIns, peopleRoutes } from './crew/index.ts';
+import type { Store } from './database/store.ts';
+import { groundRoutes } from './ground/index.ts';
+import { harvestRoutes } from './harvest/index.ts';
+import { bind, type Handlers } from './http/handle.ts';
+import { newNonce, servePages } from './http/pages.ts';
+import { answerErrors, notFound, ownPagesOnly } from './http/refuse.ts';
+import { fewTries } from './http/tries.ts';
+import { logRoutes } from './log/index.ts';
+import { placeRoutes } from './place/index.ts';
+import { seasonRoutes } from './season/index.ts';
+import { workRoutes } from './work/index.ts';
+
+export interface AppOptions {
+  store: Store;
+  logger: Logger;
+  version: string;
+  /** the address people use; asked at each request, since a free port is known only after listening */
+  publicUrl: () => string;
+  /** other addresses whose pages may write, such as the developers' page server */
+  otherOrigins?: readonly string[];
+  /** the folder of the built interface; null serves none */
+  pages: string | null;
+  demoSignIns?: DemoSignIns;
+  checkAnswers?: boolean;
+  /** failed passwords an address may send in a quarter of an hour */
+  tries?: number;
+}
+
+/** The largest body taken; a long note with every field full is well below it. */
+const LARGEST_BODY = '256kb';
+
+/** Pages load nothing from elsewhere and run no script but their own. */
+const policy = helmet({
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
+      styleSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
+      imgSrc: ["'self'", 'data:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      manifestSrc: ["'self'"],
+      formAction: ["'self'"],
+      baseUri: ["'none'"],
+      frameAncestors: ["'none'"],
+    },
+  },
+  strictTransportSecurity: false,
+});
+
+const giveNonce: RequestHandler = (_request, response, next) => {
+  response.locals.nonce = newNonce();
+  next();
+};
+
+/** The whole program as one Express application. */
+export function createApp(options: AppOptions): Express {
+  const { store, version, publicUrl } = options;
+  const app = express();
+  app.disable('x-powered-by');
+  app.set('etag', false);
+  app.set('query parser', 'simple');
+  app.use(giveNonce, policy);
+  app.use('/api', (_request, response, next) => {
+    response.setHeader('cache-control', 'no-store');
+    next();
+  });
+  app.use(
+    '/api',
+    ownPagesOnly(() => [publicUrl(), ...(options.otherOrigins ?? [])]),
+  );
+  app.use(compression());
+  app.use(express.json({ limit: LARGEST_BODY, strict: false }));
+
+  const handlers: Handlers = {
+    health: async () => ({ version, database: store.isOpen() ? 'open' : 'closed' }),
+    openapi: async () => document,
+    ...access(options.demoSignIns ?? []),
+    ...placeRoutes,
+    ...groundRoutes,
+    ...peopleRoutes,
+    ...seasonRoutes,
+    ...workRoutes,
+    ...logRoutes,
+    ...harvestRoutes,
+  };
+  const document = openapi(version);
+  const passwords = [fewTries(options.tries ?? 20)];
+  bind(app, handlers, {
+    store,
+    publicUrl,
+    checkAnswers: options.checkAnswers ?? false,
+    before: { signIn: passwords, join: passwords, setUp: passwords },
+  });
+  app.use('/api', notFound);
+  if (options.pages) servePages(app, options.pages);
+  app.use(notFound);
+  app.use(answerErrors(options.logger));
+  return app;
+}

@@ -1,0 +1,124 @@
+import type { Me } from '@unity-acre/contract/crew';
+import { v7 as newId } from 'uuid';
+import type { Store } from '../database/store.ts';
+import type { Call, Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { gardens } from '../place/entity.ts';
+import { admit, dismiss, hashOf, whoAsks } from './caller.ts';
+import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from './entity.ts';
+import { hashPassword, passwordFits } from './password.ts';
+
+/** Sign-ins that a demo shows to everybody. */
+export type DemoSignIns = Me['demoSignIns'];
+
+type AccessRoutes = Pick<Handlers, 'me' | 'setUp' | 'signIn' | 'signOut' | 'invitation' | 'join'>;
+
+/** Signing in and out, the first set-up, and invitations. */
+export function access(demoSignIns: DemoSignIns): AccessRoutes {
+  const meOf = async (store: Store, account: AccountEntity | null): Promise<Me> => {
+    const persons = account ? await store.manager.findBy(people, { accountId: account.id }) : [];
+    const names = new Map((await store.manager.find(gardens)).map((garden) => [garden.id, garden.name]));
+    return {
+      setUp: names.size > 0,
+      demoSignIns,
+      account: account && { email: account.email },
+      memberships: persons.map((person) => ({
+        gardenId: person.gardenId,
+        garden: names.get(person.gardenId) ?? '',
+        personId: person.id,
+        name: person.name,
+        role: person.role,
+      })),
+    };
+  };
+
+  return {
+    me: async ({ store, request }) => meOf(store, await whoAsks(store, request)),
+
+    setUp: async ({ store, body, response, publicUrl }) => {
+      const { coordinator, garden } = body;
+      const passwordHash = await hashPassword(coordinator.password);
+      const account = { id: newId(), email: coordinator.email, passwordHash };
+      await store.gate.write(() =>
+        store.manager.transaction(async (manager) => {
+          if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
+          await manager.insert(gardens, {
+            ...garden,
+            id: body.id,
+            gardenId: body.id,
+            version: 1,
+            setToday: null,
+          });
+          await manager.insert(accounts, account);
+          await manager.insert(people, {
+            id: coordinator.id,
+            gardenId: body.id,
+            version: 1,
+            name: coordinator.name,
+            email: coordinator.email,
+            role: 'coordinator',
+            household: '',
+            headcount: 1,
+            waitingSince: null,
+            accountId: account.id,
+          });
+        }),
+      );
+      await admit(store, response, account.id, publicUrl);
+      return meOf(store, account);
+    },
+
+    signIn: async ({ store, body, response, publicUrl }) => {
+      const account = await store.manager.findOneBy(accounts, { email: body.email });
+      if (!(await passwordFits(body.password, account?.passwordHash ?? null)))
+        throw new Refusal('wrongPassword');
+      await admit(store, response, account!.id, publicUrl);
+      return meOf(store, account);
+    },
+
+    signOut: async ({ store, request, response, publicUrl }) => {
+      await dismiss(store, request, response, publicUrl);
+      return { ok: true };
+    },
+
+    invitation: async (call) => {
+      const { person, garden, account } = await opened(call);
+      return { garden: garden.name, name: person.name, email: person.email!, hasAccount: account !== null };
+    },
+
+    join: async (call) => {
+      const { store, body, response, publicUrl } = call;
+      const { row, person, account } = await opened(call);
+      if (account && !(await passwordFits(body.password, account.passwordHash))) {
+        throw invalid('password', 'wrongPassword');
+      }
+      const joined = account ?? {
+        id: newId(),
+        email: person.email!,
+        passwordHash: await hashPassword(body.password),
+      };
+      await store.gate.write(() =>
+        store.manager.transaction(async (manager) => {
+          const { affected } = await manager.delete(invitations, { tokenHash: row.tokenHash });
+          if (!affected) throw new Refusal('notFound');
+          if (!account) await manager.insert(accounts, joined);
+          await manager.update(people, { id: person.id }, { accountId: joined.id });
+        }),
+      );
+      await admit(store, response, joined.id, publicUrl);
+      return meOf(store, joined);
+    },
+  };
+}
+
+async function opened({ store, params }: Call<'invitation'> | Call<'join'>) {
+  const row: InvitationEntity | null = await store.manager.findOneBy(invitations, {
+    tokenHash: hashOf(params.token),
+  });
+  if (!row || Number(row.expiresAt) < store.clock.now()) throw new Refusal('notFound');
+  const person = await store.manager.findOneByOrFail(people, { id: row.personId });
+  if (!person.email) throw new Refusal('notFound');
+  const garden = await store.manager.findOneByOrFail(gardens, { id: row.gardenId });
+  const account = await store.manager.findOneBy(accounts, { email: person.email });
+  return { row, person, garden, account };
+}

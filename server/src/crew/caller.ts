@@ -1,0 +1,84 @@
+import { createHash, randomBytes } from 'node:crypto';
+import { parse, serialize } from 'cookie';
+import type { Request, Response } from 'express';
+import type { Store } from '../database/store.ts';
+import { type GardenEntity, gardens } from '../place/entity.ts';
+import { type AccountEntity, accounts, type PersonEntity, people, signIns } from './entity.ts';
+
+export type Caller = AccountEntity;
+
+/** Somebody in a garden. */
+export interface Member {
+  garden: GardenEntity;
+  person: PersonEntity;
+}
+
+const COOKIE = 'acre';
+const SIGNED_IN_DAYS = 30;
+const DAY_MS = 86_400_000;
+
+/** A secret to hand out; only its hash is kept. */
+export const newToken = (): string => randomBytes(32).toString('base64url');
+export const hashOf = (token: string): string => createHash('sha256').update(token).digest('base64url');
+
+function tokenIn(request: Request): string | null {
+  // A browser may send several cookies of the name, or one that is not ours: whatever does not fit is no sign-in.
+  return parse(request.headers.cookie ?? '')[COOKIE] ?? null;
+}
+
+/** The account of the request's cookie, or null for a stranger. */
+export async function whoAsks(store: Store, request: Request): Promise<Caller | null> {
+  const token = tokenIn(request);
+  if (!token) return null;
+  const signIn = await store.manager.findOneBy(signIns, { tokenHash: hashOf(token) });
+  if (!signIn || Number(signIn.expiresAt) < store.clock.now()) return null;
+  return store.manager.findOneBy(accounts, { id: signIn.accountId });
+}
+
+/** The caller as a member of a garden, or null where they are none. */
+export async function memberOf(store: Store, caller: Caller, gardenId: string): Promise<Member | null> {
+  const person = await store.manager.findOneBy(people, { accountId: caller.id, gardenId });
+  if (!person) return null;
+  const garden = await store.manager.findOneBy(gardens, { id: gardenId });
+  return garden && { garden, person };
+}
+
+/** Signs the browser in. */
+export async function admit(
+  store: Store,
+  response: Response,
+  accountId: string,
+  publicUrl: string,
+): Promise<void> {
+  const token = newToken();
+  const expires = store.clock.now() + SIGNED_IN_DAYS * DAY_MS;
+  await store.gate.write(() =>
+    store.manager.insert(signIns, { tokenHash: hashOf(token), accountId, expiresAt: String(expires) }),
+  );
+  setCookie(response, token, SIGNED_IN_DAYS * 86_400, publicUrl);
+}
+
+/** Signs the browser out, here and for good. */
+export async function dismiss(
+  store: Store,
+  request: Request,
+  response: Response,
+  publicUrl: string,
+): Promise<void> {
+  const token = tokenIn(request);
+  if (token) await store.gate.write(() => store.manager.delete(signIns, { tokenHash: hashOf(token) }));
+  setCookie(response, '', 0, publicUrl);
+}
+
+function setCookie(response: Response, token: string, maxAge: number, publicUrl: string): void {
+  response.appendHeader(
+    'set-cookie',
+    serialize(COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'lax',
+      path: '/',
+      maxAge,
+      secure: publicUrl.startsWith('https:'),
+    }),
+  );
+}

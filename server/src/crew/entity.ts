@@ -1,0 +1,73 @@
+import type { Role } from '@unity-acre/contract';
+import { EntitySchema } from 'typeorm';
+import { gardenRow, key, maybe, refersTo, text, whole } from '../database/columns.ts';
+import type { GardenRow } from '../database/rows.ts';
+
+/** A password and an e-mail; one account may stand behind a person in each of several gardens. */
+export interface AccountEntity {
+  id: string;
+  email: string;
+  passwordHash: string;
+}
+
+/** A browser that is signed in. Only a hash of its token is kept. */
+export interface SignInEntity {
+  tokenHash: string;
+  accountId: string;
+  /** ms since the epoch, as text to hold in every database */
+  expiresAt: string;
+}
+
+export interface PersonEntity extends GardenRow {
+  name: string;
+  email: string | null;
+  role: Role;
+  household: string;
+  headcount: number;
+  waitingSince: string | null;
+  accountId: string | null;
+}
+
+export interface InvitationEntity {
+  tokenHash: string;
+  gardenId: string;
+  personId: string;
+  expiresAt: string;
+}
+
+export const accounts = new EntitySchema<AccountEntity>({
+  name: 'account',
+  columns: { id: key(), email: text(), passwordHash: text() },
+  indices: [{ name: 'account_email', columns: ['email'], unique: true }],
+});
+
+export const signIns = new EntitySchema<SignInEntity>({
+  name: 'sign_in',
+  foreignKeys: refersTo('sign_in', { accountId: 'account' }),
+  columns: { tokenHash: key(), accountId: text(), expiresAt: text() },
+});
+
+export const people = new EntitySchema<PersonEntity>({
+  name: 'person',
+  foreignKeys: refersTo('person', { gardenId: 'garden', accountId: 'account' }),
+  columns: {
+    ...gardenRow(),
+    name: text(),
+    email: maybe(text()),
+    role: text(),
+    household: text(),
+    headcount: whole(),
+    waitingSince: maybe(text()),
+    accountId: maybe(text()),
+  },
+  indices: [
+    { name: 'person_email', columns: ['gardenId', 'email'], unique: true },
+    { name: 'person_account', columns: ['accountId', 'gardenId'] },
+  ],
+});
+
+export const invitations = new EntitySchema<InvitationEntity>({
+  name: 'invitation',
+  foreignKeys: refersTo('invitation', { personId: 'person' }),
+  columns: { tokenHash: key(), gardenId: text(), personId: text(), expiresAt: text() },
+});

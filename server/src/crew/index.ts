@@ -1,0 +1,2 @@
+export { access, type DemoSignIns } from './access.ts';
+export { peopleRoutes } from './people.ts';

@@ -1,0 +1,25 @@
+import type { EntitySchema } from 'typeorm';
+import { accounts, invitations, people, signIns } from '../crew/entity.ts';
+import { beds, landmarks, tenures } from '../ground/entity.ts';
+import { changes, entries } from '../log/entity.ts';
+import { gardens } from '../place/entity.ts';
+import { plantings } from '../season/entity.ts';
+import { calendarAddresses, sessions, signUps, taskMarks } from '../work/entity.ts';
+
+export const entities: EntitySchema<object>[] = [
+  gardens,
+  accounts,
+  signIns,
+  people,
+  invitations,
+  beds,
+  tenures,
+  landmarks,
+  plantings,
+  sessions,
+  taskMarks,
+  signUps,
+  calendarAddresses,
+  entries,
+  changes,
+] as EntitySchema<object>[];

@@ -1,0 +1,4 @@
+import { First1764000000000 } from './first.ts';
+
+/** All migrations in order. A migration that has landed is never changed. */
+export const migrations = [First1764000000000];

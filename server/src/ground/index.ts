@@ -1,0 +1,1 @@
+export { groundRoutes } from './routes.ts';

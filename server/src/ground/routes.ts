@@ -1,0 +1,92 @@
+import type { Bed, Landmark } from '@unity-acre/contract/ground';
+import { group } from 'd3-array';
+import type { EntityManager } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import { people } from '../crew/entity.ts';
+import type { Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { entries } from '../log/entity.ts';
+import { plantings } from '../season/entity.ts';
+import { beds, type LandmarkEntity, landmarks, type TenureEntity, tenures } from './entity.ts';
+
+const landmarkView = ({ gardenId: _, ...row }: LandmarkEntity): Landmark => row;
+
+/** Beds by their names as people read them (Bed 2 before Bed 10), each with its tenure by season. */
+async function bedViews(manager: EntityManager, gardenId: string, only?: string): Promise<Bed[]> {
+  const rows = await manager.findBy(beds, only ? { gardenId, id: only } : { gardenId });
+  const held = await manager.findBy(tenures, only ? { gardenId, bedId: only } : { gardenId });
+  const names = new Map(
+    (await manager.find(people, { where: { gardenId }, select: { id: true, name: true } })).map((p) => [
+      p.id,
+      p.name,
+    ]),
+  );
+  const byBed = group(held, (row) => row.bedId);
+  const tenureView = ({ gardenId: _, bedId: __, ...row }: TenureEntity) => ({
+    ...row,
+    holder: row.personId ? (names.get(row.personId) ?? null) : null,
+  });
+  return rows
+    .map(({ gardenId: _, ...bed }) => ({
+      ...bed,
+      tenures: (byBed.get(bed.id) ?? []).sort((a, b) => b.year - a.year).map(tenureView),
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+}
+
+type GroundRoutes = Pick<
+  Handlers,
+  'beds' | 'saveBed' | 'removeBed' | 'saveTenure' | 'landmarks' | 'saveLandmark' | 'removeLandmark'
+>;
+
+export const groundRoutes: GroundRoutes = {
+  beds: ({ store, params }) => bedViews(store.manager, params.gardenId),
+
+  saveBed: ({ params, body, ifMatch, change }) =>
+    change('bed.saved', body.name, async (writing) => {
+      const same = await writing.manager.findOneBy(beds, { gardenId: params.gardenId, name: body.name });
+      if (same && same.id !== params.id) throw invalid('name', 'nameTaken');
+      await writing.put(beds, params.id, body, ifMatch);
+      return (await bedViews(writing.manager, params.gardenId, params.id))[0]!;
+    }),
+
+  removeBed: async ({ store, params, ifMatch, change }) => {
+    const bed = await store.manager.findOneBy(beds, params);
+    if (!bed) throw new Refusal('notFound');
+    await change('bed.removed', bed.name, async (writing) => {
+      const ofBed = { bedId: bed.id };
+      const used =
+        (await writing.manager.countBy(plantings, ofBed)) + (await writing.manager.countBy(entries, ofBed));
+      if (used > 0) throw new Refusal('inUse');
+      for (const row of await writing.manager.findBy(tenures, ofBed)) await writing.removeFound(tenures, row);
+      await writing.remove(beds, bed.id, ifMatch);
+    });
+    return { ok: true };
+  },
+
+  saveTenure: async ({ store, params: { gardenId, bedId, year }, body, ifMatch, change }) => {
+    const bed = await store.manager.findOneBy(beds, { id: bedId, gardenId });
+    if (!bed) throw new Refusal('notFound');
+    return change('tenure.saved', bed.name, async (writing) => {
+      const { manager } = writing;
+      if (body.personId && !(await manager.existsBy(people, { id: body.personId, gardenId }))) {
+        throw invalid('personId', 'unknownPerson');
+      }
+      const known = await manager.findOneBy(tenures, { bedId, year });
+      await writing.put(tenures, known?.id ?? newId(), { ...body, bedId, year }, ifMatch);
+      return (await bedViews(manager, gardenId, bedId))[0]!;
+    });
+  },
+
+  landmarks: async ({ store, params }) => (await store.manager.findBy(landmarks, params)).map(landmarkView),
+
+  saveLandmark: ({ params, body, ifMatch, change }) =>
+    change('landmark.saved', body.kind, async (writing) =>
+      landmarkView(await writing.put(landmarks, params.id, body, ifMatch)),
+    ),
+
+  removeLandmark: async ({ params, ifMatch, change }) => {
+    await change('landmark.removed', '', (writing) => writing.remove(landmarks, params.id, ifMatch));
+    return { ok: true };
+  },
+};

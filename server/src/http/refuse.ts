@@ -1,0 +1,43 @@
+import type { ErrorRequestHandler, RequestHandler } from 'express';
+import type { Logger } from 'pino';
+import { Refusal } from './refusal.ts';
+
+const methodsThatWrite = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
+
+/** Writes are taken only from this installation's own pages: browsers always name where a write comes from. */
+export const ownPagesOnly =
+  (origins: () => readonly string[]): RequestHandler =>
+  (request, _response, next) => {
+    if (methodsThatWrite.has(request.method) && !origins().includes(String(request.headers.origin))) {
+      throw new Refusal('wrongOrigin');
+    }
+    next();
+  };
+
+export const notFound: RequestHandler = () => {
+  throw new Refusal('notFound');
+};
+
+/** Answers every error as Problem Details. What nobody foresaw is logged and told apart. */
+export const answerErrors =
+  (logger: Logger): ErrorRequestHandler =>
+  (error, request, response, _next) => {
+    const refusal = refusalOf(error);
+    if (!refusal) logger.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    const problem = (refusal ?? new Refusal('unexpected')).problem;
+    if (response.headersSent) {
+      response.end();
+      return;
+    }
+    response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
+  };
+
+function refusalOf(error: unknown): Refusal | null {
+  if (error instanceof Refusal) return error;
+  const { type, status } = error as { type?: string; status?: number };
+  if (type === 'entity.too.large') return new Refusal('tooLarge');
+  if (type === 'entity.parse.failed' || status === 400) return new Refusal('notJson');
+  if (status === 404) return new Refusal('notFound');
+  if (status === 413) return new Refusal('tooLarge');
+  return status !== undefined && status >= 400 && status < 500 ? new Refusal('notJson') : null;
+}

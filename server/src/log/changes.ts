@@ -1,0 +1,46 @@
+import { CHANGE_HEADER } from '@unity-acre/contract';
+import { LessThan } from 'typeorm';
+import { people } from '../crew/entity.ts';
+import { undo } from '../database/change.ts';
+import type { Handlers } from '../http/handle.ts';
+import { Refusal } from '../http/refusal.ts';
+import { type ChangeEntity, changes } from './entity.ts';
+import { pageOf } from './page.ts';
+
+const mayUndo = (change: ChangeEntity, person: { id: string; role: string }): boolean =>
+  change.undoneById === null && (change.personId === person.id || person.role === 'coordinator');
+
+export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
+  changes: async ({ store, params, query, member }) => {
+    const found = await store.manager.find(changes, {
+      where: { gardenId: params.gardenId, ...(query.after ? { id: LessThan(query.after) } : {}) },
+      order: { id: 'DESC' },
+      take: query.limit + 1,
+    });
+    const { rows, next } = pageOf(found, query.limit, (row) => row.id);
+    const persons = await store.manager.findBy(people, { gardenId: params.gardenId });
+    const names = new Map(persons.map((person) => [person.id, person.name]));
+    return {
+      changes: rows.map((row) => ({
+        id: row.id,
+        at: row.at,
+        by: names.get(row.personId) ?? '',
+        verb: row.verb,
+        what: row.what,
+        undone: row.undoneById !== null,
+        mayUndo: mayUndo(row, member.person),
+      })),
+      next,
+    };
+  },
+
+  undo: async ({ store, params, member, response }) => {
+    const row = await store.manager.findOneBy(changes, params);
+    if (!row) throw new Refusal('notFound');
+    if (row.undoneById !== null) throw new Refusal('cannotUndo');
+    if (!mayUndo(row, member.person)) throw new Refusal('notAllowed');
+    const changeId = await undo(store, row, member.person.id);
+    if (changeId) response.setHeader(CHANGE_HEADER, changeId);
+    return { ok: true };
+  },
+};

@@ -1,0 +1,80 @@
+import type { Destination, EntryKind } from '@unity-acre/core/log';
+import { EntitySchema } from 'typeorm';
+import { gardenRow, json, key, longText, maybe, real, refersTo, text } from '../database/columns.ts';
+import type { GardenRow } from '../database/rows.ts';
+
+export interface EntryEntity extends GardenRow {
+  kind: EntryKind;
+  on: string;
+  plantingId: string | null;
+  bedId: string | null;
+  cropId: string | null;
+  amountValue: number | null;
+  amountUnit: string | null;
+  grams: number | null;
+  destination: Destination | null;
+  note: string;
+  personId: string;
+  loggedAt: string;
+}
+
+/** One row as it was and as it became; null where it was not there. */
+export interface RowChange {
+  entity: string;
+  before: GardenRow | null;
+  after: GardenRow | null;
+}
+
+/** A line of the audit trail: one transaction. */
+export interface ChangeEntity {
+  id: string;
+  gardenId: string;
+  at: string;
+  personId: string;
+  verb: string;
+  what: string;
+  rows: RowChange[];
+  undoneById: string | null;
+}
+
+export const entries = new EntitySchema<EntryEntity>({
+  name: 'entry',
+  foreignKeys: refersTo('entry', { plantingId: 'planting', bedId: 'bed', personId: 'person' }),
+  columns: {
+    ...gardenRow(),
+    kind: text(),
+    on: { ...text(), name: 'onDay' },
+    plantingId: maybe(text()),
+    bedId: maybe(text()),
+    cropId: maybe(text()),
+    amountValue: maybe(real()),
+    amountUnit: maybe(text()),
+    grams: maybe(real()),
+    destination: maybe(text()),
+    note: longText(),
+    personId: text(),
+    loggedAt: text(),
+  },
+  indices: [
+    { name: 'entry_day', columns: ['gardenId', 'on', 'id'] },
+    { name: 'entry_kind', columns: ['gardenId', 'kind', 'on', 'id'] },
+    { name: 'entry_planting', columns: ['plantingId'] },
+    { name: 'entry_bed', columns: ['bedId'] },
+  ],
+});
+
+export const changes = new EntitySchema<ChangeEntity>({
+  name: 'change',
+  foreignKeys: refersTo('change', { gardenId: 'garden' }),
+  columns: {
+    id: key(),
+    gardenId: text(),
+    at: text(),
+    personId: text(),
+    verb: text(),
+    what: text(),
+    rows: json(),
+    undoneById: maybe(text()),
+  },
+  indices: [{ name: 'change_garden', columns: ['gardenId', 'id'] }],
+});

@@ -1,0 +1,157 @@
+import type { Entry, EntryInput } from '@unity-acre/contract/log';
+import { cropById } from '@unity-acre/core/crops';
+import { milestoneOf } from '@unity-acre/core/log';
+import { type Move, milestoneKinds, moves } from '@unity-acre/core/season';
+import { isWeightUnit, toGrams } from '@unity-acre/core/units';
+import type { EntityManager } from 'typeorm';
+import { people } from '../crew/entity.ts';
+import type { Writing } from '../database/change.ts';
+import { beds } from '../ground/entity.ts';
+import type { Call, Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { todayIn } from '../place/index.ts';
+import { type PlantingEntity, plantings } from '../season/entity.ts';
+import { reckon } from '../season/index.ts';
+import { type EntryEntity, entries } from './entity.ts';
+import { entryPlace, pageOf } from './page.ts';
+
+export function entryView(row: EntryEntity, by: string): Entry {
+  return {
+    id: row.id,
+    version: row.version,
+    kind: row.kind,
+    on: row.on,
+    plantingId: row.plantingId,
+    bedId: row.bedId,
+    cropId: row.cropId,
+    amount:
+      row.amountUnit === null ? null : ({ value: row.amountValue, unit: row.amountUnit } as Entry['amount']),
+    grams: row.grams,
+    destination: row.destination,
+    note: row.note,
+    personId: row.personId,
+    by,
+    loggedAt: row.loggedAt,
+  };
+}
+
+/** What the garden must know for an entry to make sense; gives the planting it belongs to. */
+async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<PlantingEntity | null> {
+  const { body, params, member, store } = call;
+  const { gardenId } = params;
+  if (body.on > todayIn(member.garden, store.clock)) throw invalid('on', 'inFuture');
+  if (body.cropId && !cropById(body.cropId)) throw invalid('cropId', 'unknownCrop');
+  if (body.bedId && !(await manager.existsBy(beds, { id: body.bedId, gardenId })))
+    throw invalid('bedId', 'unknownBed');
+  if (!body.plantingId) return null;
+  const planting = await manager.findOneBy(plantings, { id: body.plantingId, gardenId });
+  if (!planting) throw invalid('plantingId', 'unknownPlanting');
+  const step = milestoneOf(body.kind, planting.method);
+  if (body.kind !== 'observation' && !step) throw invalid('kind', 'methodHasNoSuchStep');
+  if (step) await checkOrder(manager, planting, params.id, step, body.on);
+  return planting;
+}
+
+type Step = (typeof milestoneKinds)[number];
+
+/** Seed is not up before it is sown: steps that are logged stand in the order in which a plant meets them. */
+async function checkOrder(
+  manager: EntityManager,
+  planting: PlantingEntity,
+  entryId: string,
+  step: Step,
+  on: string,
+) {
+  const others = await manager.findBy(entries, { plantingId: planting.id });
+  for (const other of others) {
+    const kind = milestoneOf(other.kind, planting.method);
+    if (other.id === entryId || !kind || kind === step) continue;
+    const earlier = milestoneKinds.indexOf(kind) < milestoneKinds.indexOf(step);
+    if (earlier && other.on > on) throw invalid('on', 'beforePrevious');
+    if (!earlier && other.on < on) throw invalid('on', 'afterNext');
+  }
+}
+
+/** Does something to the log and tells what it moved in the plan of a planting. */
+async function moving(
+  writing: Writing,
+  call: Call<'saveEntry'>,
+  planting: PlantingEntity | null,
+  work: () => Promise<void>,
+): Promise<Move[]> {
+  if (!planting) {
+    await work();
+    return [];
+  }
+  const stepsNow = async () =>
+    (await reckon(writing.manager, call.member.garden, [planting]))[0]?.steps ?? [];
+  const before = await stepsNow();
+  await work();
+  return moves(before, await stepsNow());
+}
+
+const valuesOf = (body: EntryInput, planting: PlantingEntity | null) => {
+  const { amount, ...rest } = body;
+  return {
+    ...rest,
+    cropId: planting?.cropId ?? body.cropId,
+    bedId: planting?.bedId ?? body.bedId,
+    amountValue: amount?.value ?? null,
+    amountUnit: amount?.unit ?? null,
+    grams: amount && isWeightUnit(amount.unit) ? toGrams(amount.value, amount.unit) : null,
+  };
+};
+
+/** Entries are their writers' own; a coordinator may correct anybody's. */
+function own(entry: EntryEntity, { person }: Call<'saveEntry'>['member']): void {
+  if (entry.personId !== person.id && person.role !== 'coordinator') throw new Refusal('notAllowed');
+}
+
+export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'> = {
+  entries: async ({ store, params, query }) => {
+    const { limit, after, ...filter } = query;
+    const list = store.manager
+      .createQueryBuilder(entries, 'entry')
+      .where({ gardenId: params.gardenId, ...filter })
+      .orderBy({ 'entry.on': 'DESC', 'entry.id': 'DESC' })
+      .take(limit + 1);
+    if (after) list.andWhere('(entry.on, entry.id) < (:on, :id)', entryPlace(after));
+    const { rows, next } = pageOf(await list.getMany(), limit, (row) => `${row.on}_${row.id}`);
+    const names = new Map(
+      (await store.manager.findBy(people, { gardenId: params.gardenId })).map((person) => [
+        person.id,
+        person.name,
+      ]),
+    );
+    return { entries: rows.map((row) => entryView(row, names.get(row.personId) ?? '')), next };
+  },
+
+  saveEntry: (call) =>
+    call.change(`${call.body.kind}.logged`, call.body.cropId ?? '', async (writing) => {
+      const { params, body, ifMatch, member, store } = call;
+      const planting = await check(call, writing.manager);
+      const known = await writing.manager.findOneBy(entries, params);
+      if (known) own(known, member);
+      const moved = await moving(writing, call, planting, async () => {
+        const author = known ?? {
+          personId: member.person.id,
+          loggedAt: new Date(store.clock.now()).toISOString(),
+        };
+        const { personId, loggedAt } = author;
+        await writing.put(entries, params.id, { ...valuesOf(body, planting), personId, loggedAt }, ifMatch);
+      });
+      const row = await writing.manager.findOneByOrFail(entries, { id: params.id });
+      const by = await writing.manager.findOneByOrFail(people, { id: row.personId });
+      return { entry: entryView(row, by.name), moved };
+    }),
+
+  removeEntry: async ({ store, params, ifMatch, member, change }) => {
+    const known = await store.manager.findOneBy(entries, params);
+    if (!known) throw new Refusal('notFound');
+    own(known, member);
+    await change(`${known.kind}.struckOut`, known.cropId ?? '', (writing) =>
+      writing.remove(entries, known.id, ifMatch),
+    );
+    return { ok: true };
+  },
+};

@@ -1,0 +1,4 @@
+import { changeRoutes } from './changes.ts';
+import { entryRoutes } from './entries.ts';
+
+export const logRoutes = { ...entryRoutes, ...changeRoutes };

@@ -1,0 +1,2 @@
+export { placeRoutes } from './routes.ts';
+export { todayIn } from './today.ts';

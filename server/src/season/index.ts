@@ -1,0 +1,2 @@
+export { factsOf, plantingView, type Reckoned, reckon, reckonYear } from './reckoned.ts';
+export { seasonRoutes } from './routes.ts';

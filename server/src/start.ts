@@ -1,0 +1,83 @@
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { type Logger, pino } from 'pino';
+import { type AppOptions, createApp } from './app.ts';
+import { type Clock, openStore, type Store } from './database/store.ts';
+import type { Settings } from './settings.ts';
+
+export interface Running {
+  /** the address people use */
+  url: string;
+  store: Store;
+  /** Stops taking requests, lets those under way end, closes the database. */
+  stop(): Promise<void>;
+}
+
+export interface StartOptions
+  extends Partial<Pick<AppOptions, 'demoSignIns' | 'checkAnswers' | 'tries' | 'otherOrigins'>> {
+  settings: Settings;
+  version: string;
+  pages: string | null;
+  logger?: Logger;
+  clock?: Clock;
+  /** an open database, where the caller has one already */
+  store?: Store;
+}
+
+/** How long requests under way may take to end when the program stops. */
+const GRACE_MS = 3_000;
+
+/**
+ * Opens the database and serves everything from one process on one port.
+ * @throws UnusableDatabase, or the listening error (a port in use)
+ */
+export async function start(options: StartOptions): Promise<Running> {
+  const { settings } = options;
+  const logger = options.logger ?? pino({ level: 'info' });
+  const store = options.store ?? (await openStore(settings.dataDir, options.clock));
+  let server: Server;
+  const url = () => {
+    if (settings.publicUrl) return settings.publicUrl;
+    const { port } = server.address() as AddressInfo;
+    const host = ['0.0.0.0', '::'].includes(settings.host) ? 'localhost' : settings.host;
+    return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+  };
+  const app = createApp({ ...options, store, logger, publicUrl: url });
+  try {
+    server = await new Promise<Server>((resolve, reject) => {
+      const listening = app.listen(settings.port, settings.host, (error?: Error) =>
+        error ? reject(error) : resolve(listening),
+      );
+    });
+  } catch (error) {
+    await store.close();
+    throw error;
+  }
+  return {
+    url: url(),
+    store,
+    async stop() {
+      const closed = new Promise((resolve) => server.close(resolve));
+      server.closeIdleConnections();
+      const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+      await closed;
+      clearTimeout(grace);
+      await store.close();
+    },
+  };
+}
+
+/** Stops once on Ctrl-C or a polite kill; a second Ctrl-C ends at once. */
+export function stopOnSignals(running: Running): void {
+  let stopping = false;
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.on(signal, () => {
+      if (stopping) process.exit(130);
+      stopping = true;
+      running.stop().then(
+        () => process.exit(0),
+        () => process.exit(1),
+      );
+    });
+  }
+}
