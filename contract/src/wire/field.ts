@@ -6,6 +6,8 @@ import { z } from 'zod';
  * a code stand in words.en.json and words.es.json.
  */
 z.config({
+  // Compiled checks need eval, which the pages' content policy forbids.
+  jitless: 'document' in globalThis,
   customError: (issue) => {
     switch (issue.code) {
       case 'invalid_type':

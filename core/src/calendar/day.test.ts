@@ -1,10 +1,22 @@
 import fc from 'fast-check';
+import { Temporal } from 'temporal-polyfill';
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween, isClockTime, isDay, isMonthDay, weekday, weekStart } from './day.ts';
 
 const anyDay = fc
   .date({ min: new Date('1901-01-01'), max: new Date('2199-12-31'), noInvalidDate: true })
   .map((date) => date.toISOString().slice(0, 10));
+
+it('counts as the Temporal reference implementation does', () => {
+  fc.assert(
+    fc.property(anyDay, anyDay, fc.integer({ min: -4000, max: 4000 }), (day, other, days) => {
+      const theirs = Temporal.PlainDate.from(day);
+      expect(addDays(day, days)).toBe(theirs.add({ days }).toString());
+      expect(daysBetween(day, other)).toBe(theirs.until(other).days);
+      expect(weekday(day)).toBe(theirs.dayOfWeek);
+    }),
+  );
+});
 
 describe('days', () => {
   it.each(['2026-02-29', '2026-13-01', '2026-00-10', '2026-1-1', '2026-04-31', 'soon', ''])(

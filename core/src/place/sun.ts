@@ -1,5 +1,4 @@
-import type { Day } from '../calendar/index.ts';
-import { instantOf } from '../calendar/index.ts';
+import { type Day, noonAtGreenwich } from '../calendar/index.ts';
 
 const RADIANS = Math.PI / 180;
 /** Altitude of the sun's centre at rise and set: refraction and half its disc. */
@@ -61,7 +60,7 @@ export function sunPosition(instant: number, latitude: number, longitude: number
 
 /** The instant of the sun's highest stand on `day`, milliseconds since the epoch. */
 export function solarNoon(day: Day, longitude: number): number {
-  const utcNoon = instantOf(day, '12:00', 'UTC');
+  const utcNoon = noonAtGreenwich(day);
   const first = utcNoon - longitude * 4 * 60_000;
   return utcNoon - (longitude * 4 + solarTerms(first).equationMinutes) * 60_000;
 }

@@ -24,7 +24,6 @@ export type Reason =
   | { code: 'potLimit'; days: number; from: Day }
   | { code: 'readyFrom'; days: number; from: Day }
   | { code: 'emergence'; fewest: number; most: number; from: Day }
-  | { code: 'emergedOff'; days: number; expected: Day }
   | { code: 'hardenFor'; days: number; setOut: Day }
   | { code: 'thinAfter'; days: number; from: Day }
   | { code: 'maturity'; fewest: number; most: number; from: Day; since: 'sowing' | 'settingOut' }

@@ -1,0 +1,168 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import { areaOf, beyondReach, distanceTo } from '@unity-acre/core/ground';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate, useParams } from 'react-router';
+import { Button } from '../kit/Button.tsx';
+import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { EntryList } from '../log/EntryList.tsx';
+import { PlantingRow } from '../season/PlantingRow.tsx';
+import { BedSheet } from './BedSheet.tsx';
+import { tenureIn } from './bedShape.ts';
+import { useGrowing } from './Ground.tsx';
+import { Plan } from './Plan.tsx';
+import { TenureForm } from './TenureForm.tsx';
+import { YearBefore } from './YearBefore.tsx';
+
+/** Everything about one bed: where it is, who holds it, what grows, what happened. */
+export default function BedPage() {
+  const { bedId } = useParams();
+  const { t } = useTranslation('ground');
+  const beds = useList('beds');
+  return (
+    <Loaded of={beds}>
+      {(list) => {
+        const bed = list.find((one) => one.id === bedId);
+        if (!bed) return <Bare title={t('noSuchBed')} />;
+        return <TheBed bed={bed} beds={list} />;
+      }}
+    </Loaded>
+  );
+}
+
+function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
+  const { t } = useTranslation('ground');
+  const { garden, role } = useHere();
+  const navigate = useNavigate();
+  const coordinates = useCoordinates();
+  const landmarks = useList('landmarks');
+  const growing = useGrowing();
+  const { length, area } = useMeasure();
+  const [editing, setEditing] = useState(false);
+  const year = Number(garden.today.slice(0, 4));
+  const taps = (landmarks.data ?? []).filter((landmark) => landmark.kind === 'tap');
+  const tap = taps.length > 0 ? Math.min(...taps.map((one) => distanceTo(bed, one))) : null;
+  const facts = [
+    { name: t('facts.size'), value: `${length(bed.width)} × ${length(bed.length)}, ${area(areaOf(bed))}` },
+    { name: t('facts.tap'), value: tap === null ? t('facts.noTap') : length(tap) },
+    { name: t('facts.reach'), value: beyondReach(bed) ? t('facts.outOfReach') : t('facts.inReach') },
+    ...(bed.note ? [{ name: t('note'), value: bed.note }] : []),
+  ];
+  return (
+    <div className="flex flex-col gap-7">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <Link to="/ground" className="text-ink-soft text-sm underline underline-offset-4">
+            {t('title')}
+          </Link>
+          <h1>{bed.name}</h1>
+        </div>
+        {coordinates && (
+          <div className="flex gap-2">
+            <Button onClick={() => setEditing(true)}>{t('edit')}</Button>
+            <Link
+              to={`/ground/${bed.id}/plan`}
+              className="inline-flex min-h-target items-center gap-1.5 rounded-sm bg-blossom px-4 font-semibold text-on-blossom hover:bg-blossom-deep"
+            >
+              <Plus aria-hidden size={18} />
+              {t('plan.planting')}
+            </Link>
+          </div>
+        )}
+      </div>
+      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
+        <div className="flex min-w-0 flex-col gap-8">
+          {role !== 'receiver' && <Plantings bed={bed} year={year} />}
+          {role !== 'receiver' && (
+            <section className="furrow">
+              <h2>{t('happened')}</h2>
+              <EntryList bedId={bed.id} />
+            </section>
+          )}
+        </div>
+        <aside className="flex flex-col gap-6">
+          <Plan
+            beds={beds}
+            landmarks={landmarks.data ?? []}
+            highlight={bed.id}
+            growing={growing}
+            onOpen={(other) => navigate(`/ground/${other.id}`)}
+            className="h-60 border border-line-strong"
+          />
+          <dl className="grid grid-cols-[auto_1fr] gap-x-4 gap-y-1">
+            {facts.map(({ name, value }) => (
+              <div key={name} className="contents">
+                <dt className="text-ink-soft">{name}</dt>
+                <dd>{value}</dd>
+              </div>
+            ))}
+          </dl>
+          <section className="furrow">
+            <h2>{t('held', { year })}</h2>
+            {coordinates ? (
+              <TenureForm key={`${bed.id}-${tenureIn(bed, year)?.version}`} bed={bed} year={year} />
+            ) : (
+              <p>{tenureIn(bed, year)?.holder ?? t(`tenure.${tenureIn(bed, year)?.kind ?? 'none'}`)}</p>
+            )}
+          </section>
+          <History bed={bed} year={year} />
+        </aside>
+      </div>
+      {editing && (
+        <BedSheet
+          key={bed.version}
+          bed={bed}
+          onClose={() => setEditing(false)}
+          onRemoved={() => navigate('/ground')}
+        />
+      )}
+    </div>
+  );
+}
+
+function Plantings({ bed, year }: { bed: Bed; year: number }) {
+  const { t } = useTranslation('ground');
+  const coordinates = useCoordinates();
+  const plantings = useSeasonList('plantings', year);
+  return (
+    <section className="furrow">
+      <h2>{t('season', { year })}</h2>
+      <Loaded of={plantings}>
+        {(list) => {
+          const here = list
+            .filter((planting) => planting.bedId === bed.id)
+            .sort((a, b) => a.steps[0]!.on.localeCompare(b.steps[0]!.on));
+          if (here.length === 0)
+            return <Bare title={t('nothingPlanned')}>{coordinates && <p>{t('nothingPlannedHint')}</p>}</Bare>;
+          return here.map((planting) => <PlantingRow key={planting.id} planting={planting} />);
+        }}
+      </Loaded>
+    </section>
+  );
+}
+
+/** Earlier seasons: who held the bed and which families stood in it, since rotation looks back four years. */
+function History({ bed, year }: { bed: Bed; year: number }) {
+  const { t } = useTranslation('ground');
+  const { role } = useHere();
+  const before = bed.tenures.filter((tenure) => tenure.year < year);
+  if (before.length === 0 || role === 'receiver') return null;
+  return (
+    <section className="furrow">
+      <h2>{t('history')}</h2>
+      <ul>
+        {before.map((tenure) => (
+          <YearBefore
+            key={tenure.id}
+            bed={bed}
+            year={tenure.year}
+            who={tenure.holder ?? t(`tenure.${tenure.kind}`)}
+          />
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,188 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import { cropById, type Family } from '@unity-acre/core/crops';
+import { areaOf, beyondReach, type Rectangle } from '@unity-acre/core/ground';
+import { MapPin, Move, Pencil, Plus } from 'lucide-react';
+import { useMemo, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useNavigate } from 'react-router';
+import { Button } from '../kit/Button.tsx';
+import { FamilyMark } from '../kit/FamilyMark.tsx';
+import { useCoordinates, useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { BedSheet } from './BedSheet.tsx';
+import { tenureIn } from './bedShape.ts';
+import { LandmarkSheet } from './LandmarkSheet.tsx';
+import { Plan, type PlanMode } from './Plan.tsx';
+import { tenureFill } from './tenureLook.ts';
+
+/** The families in each bed this season, in the order of their plantings. */
+export function useGrowing(): Map<string, Family[]> {
+  const { garden, role } = useHere();
+  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  return useMemo(() => {
+    const growing = new Map<string, Family[]>();
+    if (role === 'receiver') return growing;
+    for (const planting of plantings.data ?? []) {
+      const over = planting.steps.at(-1)!;
+      const family = cropById(planting.cropId)?.family;
+      if (!family || over.done || over.on < garden.today) continue;
+      const known = growing.get(planting.bedId) ?? [];
+      if (!known.includes(family)) growing.set(planting.bedId, [...known, family]);
+    }
+    return growing;
+  }, [plantings.data, garden.today, role]);
+}
+
+/** The true-to-scale plan of the garden and the list of its beds. */
+export default function Ground() {
+  const { t } = useTranslation('ground');
+  const navigate = useNavigate();
+  const coordinates = useCoordinates();
+  const beds = useList('beds');
+  const landmarks = useList('landmarks');
+  const growing = useGrowing();
+  const [mode, setMode] = useState<PlanMode>('look');
+  const [sheet, setSheet] = useState<{ shape: Rectangle | null } | 'landmark' | null>(null);
+  const move = useWrite('saveBed', ({ data }) => t('moved', { bed: data.name }));
+  const moveTo = ({ id, version, tenures: _, ...bed }: Bed, x: number, y: number) =>
+    move.mutate({ params: { id }, body: { ...bed, x, y }, ifMatch: version });
+
+  return (
+    <div className="flex flex-col gap-5">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h1>{t('title')}</h1>
+        {coordinates && (
+          <div className="flex flex-wrap gap-2">
+            <Button
+              aria-pressed={mode === 'draw'}
+              onClick={() => setMode(mode === 'draw' ? 'look' : 'draw')}
+              look={mode === 'draw' ? 'act' : 'plain'}
+            >
+              <Pencil aria-hidden size={17} />
+              {t('draw')}
+            </Button>
+            <Button
+              aria-pressed={mode === 'arrange'}
+              onClick={() => setMode(mode === 'arrange' ? 'look' : 'arrange')}
+              look={mode === 'arrange' ? 'act' : 'plain'}
+            >
+              <Move aria-hidden size={17} />
+              {t('arrange')}
+            </Button>
+            <Button onClick={() => setSheet('landmark')}>
+              <MapPin aria-hidden size={17} />
+              {t('addLandmark')}
+            </Button>
+            <Button onClick={() => setSheet({ shape: null })} look={mode === 'look' ? 'act' : 'plain'}>
+              <Plus aria-hidden size={18} />
+              {t('addBed')}
+            </Button>
+          </div>
+        )}
+      </div>
+      {mode !== 'look' && <p className="text-ink-soft">{t(`${mode}Hint`)}</p>}
+      <Loaded of={beds}>
+        {(list) => (
+          <>
+            {list.length === 0 && (
+              <Bare title={t('empty')}>
+                <p>{t('emptyHint')}</p>
+              </Bare>
+            )}
+            <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1fr)_22rem]">
+              <div>
+                <Plan
+                  beds={list}
+                  landmarks={landmarks.data ?? []}
+                  mode={mode}
+                  growing={growing}
+                  onOpen={(bed) => navigate(`/ground/${bed.id}`)}
+                  onDrawn={(shape) => setSheet({ shape })}
+                  onMoved={moveTo}
+                  className="h-[26rem] border border-line-strong sm:h-[36rem]"
+                />
+                <Legend beds={list} />
+              </div>
+              <BedList beds={list} growing={growing} />
+            </div>
+          </>
+        )}
+      </Loaded>
+      {sheet === 'landmark' && <LandmarkSheet onClose={() => setSheet(null)} />}
+      {sheet && sheet !== 'landmark' && (
+        <BedSheet
+          bed={null}
+          shape={sheet.shape}
+          onClose={() => {
+            setSheet(null);
+            setMode('look');
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
+function Legend({ beds }: { beds: Bed[] }) {
+  const { t } = useTranslation('ground');
+  const { garden } = useHere();
+  const year = Number(garden.today.slice(0, 4));
+  const kinds = [...new Set(beds.map((bed) => tenureIn(bed, year)?.kind ?? 'none'))];
+  return (
+    <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm">
+      {kinds.map((kind) => (
+        <li key={kind} className="flex items-center gap-1.5">
+          <svg width="22" height="14" aria-hidden>
+            <rect x="0.5" y="0.5" width="21" height="13" className={`${tenureFill[kind]} stroke-ink`} />
+          </svg>
+          {t(`tenure.${kind}`)}
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]> }) {
+  const { t } = useTranslation('ground');
+  const { garden } = useHere();
+  const { length, area, number } = useMeasure();
+  const year = Number(garden.today.slice(0, 4));
+  if (beds.length === 0) return null;
+  const total = beds.reduce((sum, bed) => sum + areaOf(bed), 0);
+  return (
+    <section className="furrow">
+      <h2>{t('list')}</h2>
+      <p className="text-ink-soft text-sm">{t('total', { beds: number(beds.length), area: area(total) })}</p>
+      <ul className="mt-1 xl:max-h-[33rem] xl:overflow-y-auto">
+        {beds.map((bed) => {
+          const tenure = tenureIn(bed, year);
+          return (
+            <li key={bed.id} className="border-line border-b">
+              <Link
+                to={`/ground/${bed.id}`}
+                className="flex min-h-target items-center gap-3 py-1.5 hover:bg-straw-soft"
+              >
+                <span className="min-w-0 flex-1">
+                  <span className="font-semibold">{bed.name}</span>
+                  <span className="block truncate text-ink-soft text-sm">
+                    {tenure ? (tenure.holder ?? t(`tenure.${tenure.kind}`)) : t('tenure.none')}
+                    {beyondReach(bed) && ` · ${t('tooWide')}`}
+                  </span>
+                </span>
+                <span className="flex gap-0.5">
+                  {(growing.get(bed.id) ?? []).map((family) => (
+                    <FamilyMark key={family} family={family} size={18} />
+                  ))}
+                </span>
+                <span className="text-right text-sm">
+                  {length(bed.width)} × {length(bed.length)}
+                </span>
+              </Link>
+            </li>
+          );
+        })}
+      </ul>
+    </section>
+  );
+}

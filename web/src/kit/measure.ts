@@ -1,0 +1,50 @@
+import {
+  type Shown,
+  showArea,
+  showLength,
+  showSpacing,
+  showTemperature,
+  showWeight,
+  type UnitSystem,
+} from '@unity-acre/core/units';
+import { useMemo } from 'react';
+import { useHere } from './garden.ts';
+import { usePreferences } from './preferences.ts';
+
+/** Numbers with their units, in the reader's language and the garden's units. */
+export interface Measure {
+  system: UnitSystem;
+  number(value: number, decimals?: number): string;
+  length(metres: number): string;
+  spacing(metres: number): string;
+  area(squareMetres: number): string;
+  weight(grams: number): string;
+  temperature(celsius: number): string;
+  /** a length as a form shows it, so that it reads back as the same length */
+  lengthInput(metres: number): string;
+}
+
+export function measureIn(language: string, system: UnitSystem): Measure {
+  const number = (value: number, decimals = 1) =>
+    new Intl.NumberFormat(language, { maximumFractionDigits: decimals }).format(value);
+  const shown = ({ value, unit, decimals }: Shown<string>) => `${number(value, decimals)} ${unit}`;
+  return {
+    system,
+    number,
+    length: (metres) => shown(showLength(metres, system)),
+    spacing: (metres) => shown(showSpacing(metres, system)),
+    area: (squareMetres) => shown(showArea(squareMetres, system)),
+    weight: (grams) => shown(showWeight(grams, system)),
+    temperature: (celsius) => shown(showTemperature(celsius, system)),
+    lengthInput: (metres) => {
+      const { value, unit } = showLength(metres, system);
+      return `${new Intl.NumberFormat(language, { maximumFractionDigits: 4, useGrouping: false }).format(value)} ${unit}`;
+    },
+  };
+}
+
+export function useMeasure(): Measure {
+  const language = usePreferences((preferences) => preferences.language);
+  const { units } = useHere().garden;
+  return useMemo(() => measureIn(language, units), [language, units]);
+}

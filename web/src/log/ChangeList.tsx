@@ -1,0 +1,79 @@
+import { useInfiniteQuery } from '@tanstack/react-query';
+import type { Change } from '@unity-acre/contract/log';
+import { useTranslation } from 'react-i18next';
+import { ask } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useHere, useWrite } from '../kit/garden.ts';
+import { useNotices } from '../kit/notices.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { useCropNames } from '../season/names.ts';
+
+/** The audit trail: who changed what and when, each to be taken back where that still can be. */
+export function ChangeList() {
+  const { t } = useTranslation(['log', 'kit', 'problem']);
+  const gardenId = useHere().garden.id;
+  const pages = useInfiniteQuery({
+    queryKey: ['garden', gardenId, 'changes'],
+    queryFn: async ({ pageParam }) =>
+      (await ask('changes', { params: { gardenId }, query: { limit: 40, after: pageParam } })).data,
+    initialPageParam: undefined as string | undefined,
+    getNextPageParam: (page) => page.next ?? undefined,
+  });
+  return (
+    <Loaded of={pages as never}>
+      {() => {
+        const changes = pages.data!.pages.flatMap((page) => page.changes);
+        if (changes.length === 0) return <Bare title={t('log:noChanges')} />;
+        return (
+          <>
+            <ol>
+              {changes.map((change) => (
+                <ChangeRow key={change.id} change={change} />
+              ))}
+            </ol>
+            {pages.hasNextPage && (
+              <Button className="mt-3" onClick={() => pages.fetchNextPage()}>
+                {t('kit:more')}
+              </Button>
+            )}
+          </>
+        );
+      }}
+    </Loaded>
+  );
+}
+
+function ChangeRow({ change }: { change: Change }) {
+  const { t } = useTranslation(['log', 'kit', 'problem']);
+  const dates = useDates();
+  const names = useCropNames();
+  const show = useNotices((notices) => notices.show);
+  const undo = useWrite('undo', () => t('kit:undone'));
+  const [thing = '', verb = ''] = change.verb.split('.');
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-line border-b py-1 sm:grid-cols-[11rem_minmax(0,1fr)_auto]">
+      <span className="col-span-2 text-ink-soft text-sm sm:col-span-1">{dates.moment(change.at)}</span>
+      <span className={change.undone ? 'line-through' : ''}>
+        {t(`log:thing.${thing}` as 'log:thing.bed')} {t(`log:verb.${verb}` as 'log:verb.saved')}
+        {change.what && `: ${names.crop(change.what)}`}{' '}
+        <span className="text-ink-soft text-sm">{change.by}</span>
+      </span>
+      {change.mayUndo ? (
+        <Button
+          look="quiet"
+          onClick={() =>
+            undo.mutate(
+              { params: { id: change.id }, body: {} },
+              { onError: () => show({ tone: 'trouble', text: t('problem:problem.cannotUndo.detail') }) },
+            )
+          }
+        >
+          {t('kit:undo')}
+        </Button>
+      ) : (
+        <span />
+      )}
+    </li>
+  );
+}

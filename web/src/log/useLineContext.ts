@@ -1,0 +1,20 @@
+import { crops } from '@unity-acre/core/crops';
+import type { LineContext } from '@unity-acre/core/log';
+import { useMemo } from 'react';
+import { useHere, useList, useSeasonList } from '../kit/garden.ts';
+
+/** What a line may speak of: this garden's beds, and its plantings that are not over. */
+export function useLineContext(): LineContext {
+  const { garden } = useHere();
+  const beds = useList('beds');
+  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  return useMemo(
+    () => ({
+      today: garden.today,
+      crops,
+      beds: beds.data ?? [],
+      plantings: (plantings.data ?? []).filter((planting) => !planting.steps.at(-1)!.done),
+    }),
+    [garden.today, beds.data, plantings.data],
+  );
+}

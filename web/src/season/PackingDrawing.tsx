@@ -1,0 +1,56 @@
+import type { Family } from '@unity-acre/core/crops';
+import { type Packing, type Pattern, positions } from '@unity-acre/core/ground';
+import { useTranslation } from 'react-i18next';
+import { familyHue } from '../kit/FamilyMark.tsx';
+import { useMeasure } from '../kit/measure.ts';
+
+/** More dots than this say no more than a texture does. */
+const MOST_DRAWN = 900;
+
+interface Props {
+  pattern: Pattern;
+  packing: Packing;
+  width: number;
+  length: number;
+  inRow: number;
+  family: Family;
+}
+
+/** The planting's ground with every plant in its place, to scale. */
+export function PackingDrawing({ pattern, packing, width, length, inRow, family }: Props) {
+  const { t } = useTranslation('season');
+  const measure = useMeasure();
+  const plants = packing.count <= MOST_DRAWN ? positions(pattern, packing, width, length, inRow) : [];
+  const label = t('drawing', {
+    inRow: measure.spacing(inRow),
+    between: measure.spacing(packing.betweenRows),
+    rows: packing.rows,
+  });
+  const dot = Math.max(0.02, Math.min(inRow, packing.betweenRows) * 0.32);
+  return (
+    <figure>
+      <svg
+        viewBox={`-0.05 -0.05 ${length + 0.1} ${width + 0.1}`}
+        className="max-h-56 w-full"
+        role="img"
+        aria-label={label}
+      >
+        <title>{label}</title>
+        <rect
+          width={length}
+          height={width}
+          rx={0.05}
+          className="fill-straw-soft stroke-ink"
+          strokeWidth={0.02}
+        />
+        {plants.map(({ x, y }) => (
+          <circle key={`${x}-${y}`} cx={y} cy={x} r={dot} fill={familyHue(family)} />
+        ))}
+      </svg>
+      <figcaption className="text-ink-soft text-sm">
+        {label}
+        {packing.count > MOST_DRAWN && ` ${t('tooMany')}`}
+      </figcaption>
+    </figure>
+  );
+}

@@ -1,0 +1,39 @@
+import type { Planting } from '@unity-acre/contract/season';
+import type { Day } from '@unity-acre/core/calendar';
+import type { MilestoneKind } from '@unity-acre/core/season';
+
+/** A planting as it lies along the year; `indoors` is null for what starts outdoors. */
+export interface Span {
+  planting: Planting;
+  indoors: Day | null;
+  inGround: Day;
+  firstPick: Day;
+  lastPick: Day;
+  /** the line of the band it lies in, from 0 */
+  lane: number;
+}
+
+const dayOf = (planting: Planting, kind: MilestoneKind): Day | null =>
+  planting.steps.find((step) => step.kind === kind)?.on ?? null;
+
+/** Lays the plantings of a bed along the year, side by side where they share time in the ground. */
+export function spansOf(plantings: readonly Planting[]): Span[] {
+  const spans = plantings
+    .map((planting) => ({
+      planting,
+      indoors: dayOf(planting, 'startIndoors'),
+      inGround: (dayOf(planting, 'setOut') ?? dayOf(planting, 'sow'))!,
+      firstPick: dayOf(planting, 'firstPick')!,
+      lastPick: dayOf(planting, 'lastPick')!,
+      lane: 0,
+    }))
+    .sort((a, b) => (a.indoors ?? a.inGround).localeCompare(b.indoors ?? b.inGround));
+  const free: Day[] = [];
+  for (const span of spans) {
+    const from = span.indoors ?? span.inGround;
+    const lane = free.findIndex((day) => day < from);
+    span.lane = lane === -1 ? free.length : lane;
+    free[span.lane] = span.lastPick;
+  }
+  return spans;
+}

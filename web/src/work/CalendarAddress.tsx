@@ -1,0 +1,46 @@
+import { useTranslation } from 'react-i18next';
+import { Button } from '../kit/Button.tsx';
+import { useList, useWrite } from '../kit/garden.ts';
+import { useNotices } from '../kit/notices.ts';
+
+/** The private address at which a calendar program finds one's own sessions. */
+export function CalendarAddress() {
+  const { t } = useTranslation(['work', 'kit']);
+  const address = useList('calendarAddress').data?.address;
+  const make = useWrite('makeCalendarAddress', () => t('work:calendar.made'));
+  const revoke = useWrite('revokeCalendarAddress', () => t('work:calendar.revoked'));
+  const show = useNotices((notices) => notices.show);
+  return (
+    <section className="furrow">
+      <h2>{t('work:calendar.title')}</h2>
+      <p className="max-w-prose text-ink-soft">{t('work:calendar.lead')}</p>
+      <div className="mt-2 flex flex-wrap gap-2">
+        {address ? (
+          <>
+            <input
+              readOnly
+              value={address}
+              aria-label={t('work:calendar.title')}
+              onFocus={(event) => event.target.select()}
+              className="input max-w-xl"
+            />
+            <Button
+              onClick={async () => {
+                await navigator.clipboard?.writeText(address);
+                show({ text: t('kit:copied') });
+              }}
+            >
+              {t('kit:copy')}
+            </Button>
+            <Button onClick={() => make.mutate({ body: {} })}>{t('work:calendar.again')}</Button>
+            <Button look="danger" onClick={() => revoke.mutate({})}>
+              {t('work:calendar.revoke')}
+            </Button>
+          </>
+        ) : (
+          <Button onClick={() => make.mutate({ body: {} })}>{t('work:calendar.make')}</Button>
+        )}
+      </div>
+    </section>
+  );
+}

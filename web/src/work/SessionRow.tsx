@@ -1,0 +1,87 @@
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useHere, useLeads } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { crewNeed } from './crewNeed.ts';
+import { SignUpButton } from './SignUpButton.tsx';
+import { TaskRow } from './TaskRow.tsx';
+
+interface Props {
+  session: Session;
+  tasks: TaskView[];
+  /** with the tasks written out */
+  full?: boolean;
+  onEdit?(session: Session): void;
+}
+
+/** A work session: when, where, who comes, and whether that is enough for its work. */
+export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
+  const { t } = useTranslation(['work', 'kit']);
+  const { garden } = useHere();
+  const dates = useDates();
+  const leads = useLeads();
+  const { number } = useMeasure();
+  const { coming, minutes, needed, gap } = crewNeed(session, tasks);
+  const own = tasks.filter((task) => session.taskIds.includes(task.id));
+  const past = session.on < garden.today;
+  return (
+    <article className="grid gap-x-6 gap-y-1 border-line border-b py-3 sm:grid-cols-[7.5rem_minmax(0,1fr)]">
+      <p className="leading-tight">
+        <span className="block font-semibold">{dates.short(session.on)}</span>
+        <span className="text-ink-soft text-sm">
+          {session.from}–{session.to}
+        </span>
+      </p>
+      <div className="min-w-0">
+        <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
+          <div>
+            <h3>{session.title}</h3>
+            <p className="text-ink-soft text-sm">
+              {[session.meetAt, session.lead && t('work:ledBy', { name: session.lead })]
+                .filter(Boolean)
+                .join(' · ')}
+            </p>
+          </div>
+          <span className="flex gap-1">
+            {!past && <SignUpButton session={session} />}
+            {leads && onEdit && (
+              <Button
+                look="quiet"
+                onClick={() => onEdit(session)}
+                aria-label={t('work:editSession', { title: session.title })}
+              >
+                {t('kit:change')}
+              </Button>
+            )}
+          </span>
+        </div>
+        <p className="mt-1">
+          {t('work:coming', { coming, capacity: session.capacity })}
+          {minutes > 0 && ` ${t('work:workload', { hours: number(minutes / 60, 1), needed })}`}
+          {gap > 0 && !past && <strong className="text-beet"> {t('work:gap', { gap })}</strong>}
+        </p>
+        {full && (
+          <>
+            {session.signUps.length > 0 && (
+              <p className="text-sm">
+                {session.signUps
+                  .map(({ name, headcount }) => (headcount > 1 ? `${name} (${headcount})` : name))
+                  .join(', ')}
+              </p>
+            )}
+            {session.note && <p className="mt-1 max-w-prose whitespace-pre-line text-sm">{session.note}</p>}
+            {own.length > 0 && (
+              <ul className="mt-2 border-line border-t">
+                {own.map((task) => (
+                  <TaskRow key={task.id} task={task} />
+                ))}
+              </ul>
+            )}
+          </>
+        )}
+      </div>
+    </article>
+  );
+}

@@ -1,0 +1,177 @@
+import { type Session, sessionInput, type TaskView } from '@unity-acre/contract/work';
+import { addDays, weekday } from '@unity-acre/core/calendar';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { v7 as newId } from 'uuid';
+import { Button } from '../kit/Button.tsx';
+import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
+import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { Sheet } from '../kit/Sheet.tsx';
+import { useTaskSentence } from './sentence.ts';
+
+interface Values {
+  title: string;
+  on: string;
+  from: string;
+  to: string;
+  meetAt: string;
+  leadId: string;
+  capacity: string;
+  taskIds: string[];
+  note: string;
+}
+
+interface Props {
+  session: Session | null;
+  tasks: TaskView[];
+  /** a task to begin with */
+  wanted?: string | null;
+  onClose(): void;
+}
+
+/** Calls a work session, or changes one: when, where, who leads, and which tasks. */
+export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) {
+  const { t } = useTranslation(['work', 'kit']);
+  const { garden } = useHere();
+  const people = useList('people');
+  const sentence = useTaskSentence();
+  const remedy = useRemedy();
+  const [id] = useState(() => session?.id ?? newId());
+  const save = useWrite('saveSession', ({ data }) => t('work:sessionSaved', { title: data.title }));
+  const remove = useWrite('removeSession', () => t('work:sessionRemoved', { title: session?.title }));
+  const valuesOf = (row: Session): Values => ({
+    ...row,
+    leadId: row.leadId ?? '',
+    capacity: String(row.capacity),
+    taskIds: [...row.taskIds].sort(),
+  });
+  const form = useBodyForm<Values, ReturnType<typeof sessionInput.parse>>({
+    schema: sessionInput,
+    defaults: session
+      ? valuesOf(session)
+      : {
+          title: t('work:usualTitle'),
+          // The next Saturday, when most gardens meet.
+          on: addDays(garden.today, (6 - weekday(garden.today) + 7) % 7),
+          from: '09:00',
+          to: '11:30',
+          meetAt: '',
+          leadId: '',
+          capacity: '15',
+          taskIds: wanted ? [wanted] : [],
+          note: '',
+        },
+    version: session?.version,
+    toValues: valuesOf,
+    toBody: (values, read) => ({
+      title: values.title,
+      on: values.on,
+      from: values.from,
+      to: values.to,
+      meetAt: values.meetAt,
+      leadId: values.leadId || null,
+      capacity: read.number('capacity', values.capacity),
+      taskIds: values.taskIds,
+      note: values.note,
+    }),
+    send: async (body, ifMatch) => {
+      await save.mutateAsync({ params: { id }, body, ifMatch });
+      onClose();
+    },
+  });
+  const { errors } = form.formState;
+  const on = form.watch('on');
+  const chosen = form.watch('taskIds');
+  const fitting = tasks.filter(
+    (task) =>
+      chosen.includes(task.id) ||
+      (task.state !== 'done' && task.window.earliest <= on && addDays(task.window.latest, 14) >= on),
+  );
+  return (
+    <Sheet open title={session ? session.title : t('work:call')} onClose={onClose}>
+      <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
+        <Field label={t('work:title')} error={errors.title?.message}>
+          {(props) => <input {...props} {...form.register('title')} className="input" />}
+        </Field>
+        <Field label={t('work:on')} error={errors.on?.message}>
+          {(props) => <input {...props} {...form.register('on')} type="date" className="input" />}
+        </Field>
+        <div className="grid grid-cols-2 gap-4">
+          <Field label={t('work:from')} error={errors.from?.message}>
+            {(props) => <input {...props} {...form.register('from')} type="time" className="input" />}
+          </Field>
+          <Field label={t('work:to')} error={errors.to?.message}>
+            {(props) => <input {...props} {...form.register('to')} type="time" className="input" />}
+          </Field>
+          <Field label={t('work:meetAt')} error={errors.meetAt?.message}>
+            {(props) => <input {...props} {...form.register('meetAt')} className="input" />}
+          </Field>
+          <Field label={t('work:capacity')} error={errors.capacity?.message}>
+            {(props) => (
+              <input {...props} {...form.register('capacity')} inputMode="numeric" className="input" />
+            )}
+          </Field>
+        </div>
+        <Field label={t('work:lead')} error={errors.leadId?.message}>
+          {(props) => (
+            <select {...props} {...form.register('leadId')} className="input">
+              <option value="">{t('work:noLead')}</option>
+              {people.data?.map((person) => (
+                <option key={person.id} value={person.id}>
+                  {person.name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Field>
+        <fieldset>
+          <legend className="font-semibold text-sm">{t('work:tasks')}</legend>
+          {fitting.length === 0 && <p className="text-ink-soft text-sm">{t('work:noFitting')}</p>}
+          <ul className="max-h-64 overflow-y-auto">
+            {fitting.map((task) => (
+              <li key={task.id} className="border-line border-b">
+                <label className="flex min-h-target items-center gap-3 py-1">
+                  <input
+                    type="checkbox"
+                    value={task.id}
+                    {...form.register('taskIds')}
+                    className="size-5 shrink-0 accent-blossom-deep"
+                  />
+                  <span className="text-sm">
+                    {sentence(task)}
+                    {task.sessionId && task.sessionId !== id && (
+                      <span className="block text-ink-soft">{t('work:inAnother')}</span>
+                    )}
+                  </span>
+                </label>
+              </li>
+            ))}
+          </ul>
+          {errors.taskIds?.message && <p className="text-beet text-sm">{remedy(errors.taskIds.message)}</p>}
+        </fieldset>
+        <Field label={t('work:note')} hint={t('kit:optional')} error={errors.note?.message}>
+          {(props) => <textarea {...props} {...form.register('note')} rows={3} className="input" />}
+        </Field>
+        <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
+        <div className="flex flex-wrap gap-2">
+          <Button type="submit" look="act" disabled={form.busy}>
+            {t('kit:save')}
+          </Button>
+          <Button onClick={onClose}>{t('kit:cancel')}</Button>
+          {session && (
+            <Button
+              look="danger"
+              className="ml-auto"
+              onClick={() =>
+                remove.mutate({ params: { id }, ifMatch: session.version }, { onSuccess: onClose })
+              }
+            >
+              {t('work:callOff')}
+            </Button>
+          )}
+        </div>
+      </form>
+    </Sheet>
+  );
+}

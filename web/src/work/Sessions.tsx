@@ -1,0 +1,88 @@
+import type { Session } from '@unity-acre/contract/work';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { Button } from '../kit/Button.tsx';
+import { useHere, useLeads, useList, useSeasonList } from '../kit/garden.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { CalendarAddress } from './CalendarAddress.tsx';
+import { SessionRow } from './SessionRow.tsx';
+import { SessionSheet } from './SessionSheet.tsx';
+
+/** Work sessions to come, and those that were. */
+export default function Sessions() {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const sessions = useList('sessions');
+  const tasks = useSeasonList('tasks', Number(garden.today.slice(0, 4)));
+  const [search, setSearch] = useSearchParams();
+  // A task on another screen may ask for a session of its own.
+  const wanted = search.get('task');
+  const [edited, setEdited] = useState<Session | 'new' | null>(wanted ? 'new' : null);
+  const close = () => {
+    setEdited(null);
+    setSearch({}, { replace: true });
+  };
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h1>{t('sessions')}</h1>
+        {leads && (
+          <Button look="act" onClick={() => setEdited('new')}>
+            <Plus aria-hidden size={18} />
+            {t('call')}
+          </Button>
+        )}
+      </div>
+      <Loaded of={sessions}>
+        {(list) => {
+          const coming = list.filter((session) => session.on >= garden.today);
+          const past = list.filter((session) => session.on < garden.today).reverse();
+          return (
+            <>
+              <section className="furrow">
+                <h2>{t('toCome')}</h2>
+                {coming.length === 0 && (
+                  <Bare title={t('noSessions')}>{leads && <p>{t('noSessionsHint')}</p>}</Bare>
+                )}
+                {coming.map((session) => (
+                  <SessionRow
+                    key={session.id}
+                    session={session}
+                    tasks={tasks.data ?? []}
+                    full
+                    onEdit={setEdited}
+                  />
+                ))}
+              </section>
+              <CalendarAddress />
+              {past.length > 0 && (
+                <section className="furrow">
+                  <h2>{t('past')}</h2>
+                  {past.slice(0, 12).map((session) => (
+                    <SessionRow
+                      key={session.id}
+                      session={session}
+                      tasks={tasks.data ?? []}
+                      onEdit={setEdited}
+                    />
+                  ))}
+                </section>
+              )}
+            </>
+          );
+        }}
+      </Loaded>
+      {edited && tasks.data && (
+        <SessionSheet
+          session={edited === 'new' ? null : edited}
+          tasks={tasks.data}
+          wanted={wanted}
+          onClose={close}
+        />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,30 @@
+import type { Session } from '@unity-acre/contract/work';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../kit/Button.tsx';
+import { useHere, useWrite } from '../kit/garden.ts';
+import { useNotices } from '../kit/notices.ts';
+
+/** Signs oneself up for a session, or off. */
+export function SignUpButton({ session }: { session: Session }) {
+  const { t } = useTranslation(['work', 'problem']);
+  const { personId } = useHere();
+  const show = useNotices((notices) => notices.show);
+  const signUp = useWrite('signUp', () => t('work:signedUp', { session: session.title }));
+  const signOff = useWrite('signOff', () => t('work:signedOff', { session: session.title }));
+  const mine = session.signUps.some((person) => person.personId === personId);
+  const params = { id: session.id, personId };
+  const onError = ({ problem: { code } }: { problem: { code: string } }) =>
+    show({
+      tone: 'trouble',
+      text: t(code === 'full' ? 'problem:problem.full.detail' : 'problem:problem.unexpected.detail'),
+    });
+  return mine ? (
+    <Button look="quiet" disabled={signOff.isPending} onClick={() => signOff.mutate({ params }, { onError })}>
+      {t('work:signOff')}
+    </Button>
+  ) : (
+    <Button disabled={signUp.isPending} onClick={() => signUp.mutate({ params, body: {} }, { onError })}>
+      {t('work:signUp')}
+    </Button>
+  );
+}

@@ -1,0 +1,92 @@
+import type { TaskView } from '@unity-acre/contract/work';
+import { addDays, daysBetween } from '@unity-acre/core/calendar';
+import { cropById } from '@unity-acre/core/crops';
+import { Check } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { Button } from '../kit/Button.tsx';
+import { FamilyMark } from '../kit/FamilyMark.tsx';
+import { useHere, useLeads, useWrite } from '../kit/garden.ts';
+import { useTaskSentence } from './sentence.ts';
+
+/** Days before and after today that a task's window is drawn over. */
+const BEFORE = 14;
+const AFTER = 28;
+
+/** A task in words, with its window about today. */
+export function TaskRow({ task, children }: { task: TaskView; children?: ReactNode }) {
+  const { t } = useTranslation('work');
+  const sentence = useTaskSentence();
+  const leads = useLeads();
+  const { garden } = useHere();
+  const mark = useWrite('markTask', ({ data }) =>
+    t(data.doneOn ? 'ticked' : 'reopened', { task: sentence(data) }),
+  );
+  const crop = cropById(task.cropId);
+  return (
+    <li className="grid items-center gap-x-4 gap-y-1 border-line border-b py-1.5 sm:grid-cols-[1.6rem_minmax(0,1fr)_11rem_auto]">
+      <span className="hidden sm:block">{crop && <FamilyMark family={crop.family} size={22} />}</span>
+      <span>
+        <Link
+          to={`/ground/${task.bedId}`}
+          className={`hover:underline ${task.state === 'done' ? 'line-through' : ''}`}
+        >
+          {sentence(task)}
+        </Link>
+        <span className="block text-ink-soft text-sm">
+          {task.state === 'late' && <strong className="text-beet">{t('state.late')} · </strong>}
+          {task.state === 'done' && <strong className="text-leaf">{t('state.done')} · </strong>}
+          {t('minutes', { minutes: task.minutes })}
+        </span>
+      </span>
+      <WindowStrip task={task} />
+      <span className="flex flex-wrap justify-end gap-1">
+        {children}
+        {leads && !task.doneByLog && (
+          <Button
+            look="quiet"
+            onClick={() =>
+              mark.mutate({ params: { id: task.id }, body: { doneOn: task.doneOn ? null : garden.today } })
+            }
+          >
+            <Check aria-hidden size={16} />
+            {task.doneOn ? t('notDone') : t('done')}
+          </Button>
+        )}
+      </span>
+    </li>
+  );
+}
+
+/** The window about today: a range, a mark on the planned day, a line for today. */
+function WindowStrip({ task }: { task: TaskView }) {
+  const { garden } = useHere();
+  const first = addDays(garden.today, -BEFORE);
+  const at = (day: string) =>
+    (Math.max(0, Math.min(BEFORE + AFTER, daysBetween(first, day))) / (BEFORE + AFTER)) * 160;
+  const { earliest, latest } = task.window;
+  return (
+    <svg viewBox="0 0 160 18" className="hidden h-[18px] w-40 sm:block" aria-hidden>
+      <line x1="0" x2="160" y1="14" y2="14" className="stroke-line" />
+      <rect
+        x={at(earliest)}
+        y="4"
+        width={Math.max(3, at(latest) - at(earliest))}
+        height="10"
+        rx="2"
+        className={task.state === 'late' ? 'fill-beet-soft stroke-beet' : 'fill-straw'}
+      />
+      <line x1={at(task.on)} x2={at(task.on)} y1="2" y2="16" strokeWidth="3" className="stroke-ink" />
+      <line
+        x1={at(garden.today)}
+        x2={at(garden.today)}
+        y1="0"
+        y2="18"
+        strokeWidth="1.5"
+        strokeDasharray="3 2"
+        className="stroke-beet"
+      />
+    </svg>
+  );
+}

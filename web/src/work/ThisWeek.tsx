@@ -1,0 +1,201 @@
+import type { Planting } from '@unity-acre/contract/season';
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { addDays, weekStart } from '@unity-acre/core/calendar';
+import { cropById } from '@unity-acre/core/crops';
+import { dayLengthHours, frostRisk } from '@unity-acre/core/place';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { HarvestTotals } from '../harvest/HarvestTotals.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useHere, useLeads, useList, useSeasonList } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { useCropNames } from '../season/names.ts';
+import { seasonYearOf } from '../season/StepsChart.tsx';
+import { SessionRow } from './SessionRow.tsx';
+import { TaskRow } from './TaskRow.tsx';
+import { WeekRibbon } from './WeekRibbon.tsx';
+
+/** Chance of frost from which tender plants outdoors are worth a word. */
+const FROST_WORTH_A_WORD = 0.05;
+
+/** What must happen, who is coming, what is at risk. */
+export default function ThisWeek() {
+  const { t } = useTranslation('work');
+  const { garden, role } = useHere();
+  const dates = useDates();
+  const { number } = useMeasure();
+  const risk = frostRisk(garden, seasonYearOf(garden, garden.today), garden.today);
+  return (
+    <div className="flex flex-col gap-6">
+      <div>
+        <h1>{dates.long(garden.today)}</h1>
+        <p className="mt-1 text-ink-soft">
+          {t('daylight', {
+            hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
+          })}{' '}
+          {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}
+        </p>
+      </div>
+      {role === 'receiver' ? <ForReceiver /> : <Week />}
+    </div>
+  );
+}
+
+function ForReceiver() {
+  const { garden } = useHere();
+  return <HarvestTotals year={Number(garden.today.slice(0, 4))} />;
+}
+
+function Week() {
+  const { garden } = useHere();
+  const year = Number(garden.today.slice(0, 4));
+  const sessions = useList('sessions');
+  const tasks = useSeasonList('tasks', year);
+  const plantings = useSeasonList('plantings', year);
+  return (
+    <Loaded of={sessions}>
+      {(sessionList) => (
+        <Loaded of={tasks}>
+          {(taskList) => (
+            <Loaded of={plantings}>
+              {(plantingList) => <Answers sessions={sessionList} tasks={taskList} plantings={plantingList} />}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function Answers({
+  sessions,
+  tasks,
+  plantings,
+}: {
+  sessions: Session[];
+  tasks: TaskView[];
+  plantings: Planting[];
+}) {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const from = weekStart(garden.today);
+  const until = addDays(from, 13);
+  const coming = sessions.filter((session) => session.on >= garden.today && session.on <= until);
+  const open = tasks.filter(
+    (task) =>
+      (task.state === 'open' || task.state === 'late') &&
+      task.sessionId === null &&
+      task.window.earliest <= until,
+  );
+  const late = open.filter((task) => task.state === 'late').length;
+  return (
+    <>
+      <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
+      <div className="grid gap-x-12 gap-y-8 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <section className="furrow">
+          <h2>{t('untaken', { n: open.length })}</h2>
+          <p className="text-ink-soft text-sm">
+            {open.length === 0 ? t('allTaken') : late > 0 ? t('lateOnes', { n: late }) : t('untakenHint')}
+          </p>
+          {plantings.length === 0 && (
+            <Bare title={t('nothingPlanned')}>
+              <Link to="/ground" className="underline underline-offset-4">
+                {t('toGround')}
+              </Link>
+            </Bare>
+          )}
+          <ul className="mt-1">
+            {open.slice(0, 30).map((task) => (
+              <TaskRow key={task.id} task={task}>
+                {leads && (
+                  <Link
+                    to={`/sessions?task=${task.id}`}
+                    className="inline-flex min-h-target items-center px-1.5 underline decoration-line-strong underline-offset-4"
+                  >
+                    {t('intoSession')}
+                  </Link>
+                )}
+              </TaskRow>
+            ))}
+          </ul>
+          {open.length > 30 && (
+            <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: open.length - 30 })}</p>
+          )}
+        </section>
+        <div className="flex flex-col gap-8">
+          <section className="furrow">
+            <h2>{t('sessionsComing')}</h2>
+            {coming.length === 0 && (
+              <Bare title={t('noSessions')}>
+                {leads && (
+                  <Link to="/sessions" className="underline underline-offset-4">
+                    {t('call')}
+                  </Link>
+                )}
+              </Bare>
+            )}
+            {coming.map((session) => (
+              <SessionRow key={session.id} session={session} tasks={tasks} />
+            ))}
+          </section>
+          <AtRisk plantings={plantings} />
+        </div>
+      </div>
+    </>
+  );
+}
+
+/** Seed that is not up, and tender plants that stand outdoors while frost may come. */
+function AtRisk({ plantings }: { plantings: Planting[] }) {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const dates = useDates();
+  const names = useCropNames();
+  const { number } = useMeasure();
+  const beds = useList('beds');
+  const bedName = (id: string) => beds.data?.find((bed) => bed.id === id)?.name ?? '';
+  const overdue = plantings.filter(
+    ({ overdueAfter }) => overdueAfter !== null && overdueAfter < garden.today,
+  );
+  const risk = frostRisk(garden, seasonYearOf(garden, garden.today), garden.today);
+  const outdoors = plantings.filter(({ cropId, steps }) => {
+    const tender = cropById(cropId)?.temperament !== 'hardy';
+    const out = steps.some((step) => (step.kind === 'setOut' || step.kind === 'emerge') && step.done);
+    const indoorsOnly = steps.some((step) => step.kind === 'setOut' && !step.done);
+    return tender && out && !indoorsOnly && !steps.at(-1)!.done;
+  });
+  const frosty = risk >= FROST_WORTH_A_WORD && outdoors.length > 0;
+  if (overdue.length === 0 && !frosty) return null;
+  return (
+    <section className="furrow">
+      <h2>{t('lookAt')}</h2>
+      <ul>
+        {frosty && (
+          <li className="border-line border-b py-2">
+            <strong className="text-rain">{t('risk.frost', { percent: number(risk * 100, 0) })}</strong>{' '}
+            {t('risk.standing', {
+              plantings: outdoors
+                .map((p) => `${names.crop(p.cropId).toLowerCase()} (${bedName(p.bedId)})`)
+                .join(', '),
+            })}
+          </li>
+        )}
+        {overdue.map((planting) => (
+          <li key={planting.id} className="border-line border-b py-2">
+            <Link to={`/ground/${planting.bedId}`} className="hover:underline">
+              <strong className="text-beet">
+                {t('risk.notUp', { crop: names.crop(planting.cropId), bed: bedName(planting.bedId) })}
+              </strong>
+            </Link>{' '}
+            {t('risk.suspect', {
+              sown: dates.short(planting.steps[0]!.on),
+              by: dates.short(planting.overdueAfter!),
+            })}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

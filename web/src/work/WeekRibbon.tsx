@@ -1,0 +1,51 @@
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { addDays, type Day, weekday } from '@unity-acre/core/calendar';
+import { useTranslation } from 'react-i18next';
+import { useDates } from '../kit/dates.ts';
+import { useHere } from '../kit/garden.ts';
+
+const DAYS = 14;
+
+/** Two weeks in a row: what meets when, and how much is planned for each day. */
+export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Session[]; tasks: TaskView[] }) {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const dates = useDates();
+  const days = Array.from({ length: DAYS }, (_, n) => addDays(from, n));
+  return (
+    <ol
+      aria-label={t('ribbon')}
+      className="grid grid-cols-7 border-line-strong border-t border-l lg:grid-cols-[repeat(14,minmax(0,1fr))]"
+    >
+      {days.map((day) => {
+        const meeting = sessions.filter((session) => session.on === day);
+        const planned = tasks.filter((task) => task.on === day && task.state !== 'done').length;
+        const today = day === garden.today;
+        return (
+          <li
+            key={day}
+            aria-current={today ? 'date' : undefined}
+            className={`min-h-[4.6rem] border-line-strong border-r border-b px-1.5 py-1 ${today ? 'bg-blossom text-on-blossom' : weekday(day) > 5 ? 'bg-straw-soft' : 'bg-paper'}`}
+          >
+            <p className="flex justify-between gap-1 text-xs">
+              <span>{dates.weekday(day)}</span>
+              <span className="font-bold font-title text-base leading-none">{Number(day.slice(8))}</span>
+            </p>
+            {meeting.map((session) => (
+              <p
+                key={session.id}
+                className="mt-1 truncate bg-rail px-1 text-rail-ink text-xs"
+                title={session.title}
+              >
+                {session.from}
+              </p>
+            ))}
+            {planned > 0 && (
+              <p className={`mt-1 text-xs ${today ? '' : 'text-ink-soft'}`}>{t('planned', { n: planned })}</p>
+            )}
+          </li>
+        );
+      })}
+    </ol>
+  );
+}
