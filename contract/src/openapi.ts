@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { type RouteName, routes } from './routes.ts';
+import { routes } from './routes.ts';
+import type { RouteName } from './table.ts';
 import { problem, type Route } from './wire/index.ts';
 
 type Json = Record<string, unknown>;

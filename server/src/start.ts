@@ -1,5 +1,6 @@
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
@@ -34,6 +35,7 @@ const GRACE_MS = 3_000;
 export async function start(options: StartOptions): Promise<Running> {
   const { settings } = options;
   const logger = options.logger ?? pino({ level: 'info' });
+  checkCatalogue();
   const store = options.store ?? (await openStore(settings.dataDir, options.clock));
   let server: Server;
   const url = () => {

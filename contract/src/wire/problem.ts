@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { splitCode } from './code.ts';
 import words from './words.en.json' with { type: 'json' };
 
 /** What went wrong in one field: a code, its limit where it has one, and the remedy in English. */
@@ -44,12 +45,6 @@ export const problem = z.object({
   current: z.unknown().optional(),
 });
 export type Problem = z.infer<typeof problem>;
-
-/** A code and the limit behind its colon. */
-export function splitCode(message: string): { code: string; limit?: string } {
-  const [code = message, ...limit] = message.split(':');
-  return limit.length > 0 ? { code, limit: limit.join(':') } : { code };
-}
 
 const inEnglish: Record<string, string> = words.field;
 

@@ -1,38 +1,12 @@
-import { z } from 'zod';
 import file from './catalogue.json' with { type: 'json' };
-import { type Crop, cropFrom, cropRow, type Variety } from './crop.ts';
-
-const catalogueFile = z
-  .object({ sources: z.record(z.string(), z.string().min(10)), crops: z.array(cropRow).min(1) })
-  .superRefine(({ sources, crops }, context) => {
-    const seen = new Set<string>();
-    for (const crop of crops) {
-      if (seen.has(crop.id)) context.addIssue({ code: 'custom', message: `${crop.id} stands twice` });
-      seen.add(crop.id);
-      for (const [group, key] of Object.entries(crop.source)) {
-        if (!sources[key]) {
-          context.addIssue({ code: 'custom', message: `${crop.id}: no source named ${key} for ${group}` });
-        }
-      }
-    }
-  });
+import { type Crop, cropFrom, type Variety } from './crop.ts';
+import type { CropRow } from './row.ts';
 
 /**
- * Reads a catalogue file.
- * @throws ZodError naming the crop and the value that is wrong
+ * The crops that ship with the program, in catalogue order. The file is checked by `checkCatalogue`, when the server
+ * starts and in the tests; here it is taken as it is, so that a browser need not check it again.
  */
-export function readCatalogue(content: unknown): { crops: Crop[]; sources: Record<string, string> } {
-  const checked = catalogueFile.parse(content);
-  return { crops: checked.crops.map(cropFrom), sources: checked.sources };
-}
-
-const catalogue = readCatalogue(file);
-
-/** The crops that ship with the program, in catalogue order. */
-export const crops: readonly Crop[] = catalogue.crops;
-
-/** What each source key of a crop stands for. */
-export const cropSources: Readonly<Record<string, string>> = catalogue.sources;
+export const crops: readonly Crop[] = (file.crops as unknown as CropRow[]).map(cropFrom);
 
 const byId = new Map(crops.map((crop) => [crop.id, crop]));
 

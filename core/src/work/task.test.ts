@@ -29,6 +29,12 @@ describe('tasks', () => {
     expect(after[0]!.doneByLog).toBe(true);
   });
 
+  it('are behind us when a later step has happened', () => {
+    const steps = milestones(plan, place, [{ kind: 'setOut', on: '2026-05-21' }])!;
+    const done = tasksFor('p1', steps, room).filter((task) => task.doneByLog);
+    expect(done.map((task) => task.kind)).toEqual(['startIndoors', 'hardenOff', 'setOut']);
+  });
+
   it('have ids that read back', () => {
     expect(taskParts(taskId('p1', 'setOut'))).toEqual({ plantingId: 'p1', kind: 'setOut' });
     expect(taskParts('p1.dance')).toBeNull();

@@ -25,6 +25,7 @@ export interface Task {
   window: Window;
   /** the day planned for it */
   on: Day;
+  /** true where the log shows this step, or one after it: what is set out need not be hardened off any more */
   doneByLog: boolean;
   plants: number;
   seeds: number;
@@ -46,7 +47,8 @@ export function taskParts(id: string): { plantingId: string; kind: TaskKind } | 
 
 /** The tasks of a planting, in the order of its steps. */
 export function tasksFor(plantingId: string, steps: readonly Milestone[], amounts: Amounts): Task[] {
-  return steps.flatMap((step) => {
+  const lastDone = steps.findLastIndex((step) => step.done);
+  return steps.flatMap((step, i) => {
     const kind = taskOf[step.kind];
     if (!kind) return [];
     const { plants, seeds, packing } = amounts;
@@ -57,7 +59,7 @@ export function tasksFor(plantingId: string, steps: readonly Milestone[], amount
         kind,
         window: step.window,
         on: step.on,
-        doneByLog: step.done,
+        doneByLog: i <= lastDone,
         plants,
         seeds,
         rowLength: packing.rowLength,

@@ -1,10 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
-import { DataSource, type EntityManager } from 'typeorm';
-import { entities } from './entities.ts';
+import { DataSource, type EntityManager, type EntitySchema } from 'typeorm';
+
 import { Gate } from './gate.ts';
 import { migrations } from './migrations/index.ts';
 import { inspect, sqliteOptions } from './sqlite.ts';
+import { tables } from './tables.ts';
 
 /** What time it is. Tests and the demo set their own. */
 export interface Clock {
@@ -36,7 +37,7 @@ export async function openStore(dataDir: string, clock: Clock = { now: Date.now 
   );
   const source = new DataSource({
     ...sqliteOptions(file),
-    entities,
+    entities: Object.values(tables) as EntitySchema[],
     migrations,
     migrationsTransactionMode: 'all',
   });

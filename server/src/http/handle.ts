@@ -37,7 +37,7 @@ export interface Call<Name extends RouteName> {
   change<T>(verb: string, what: string, work: (writing: Writing) => Promise<T>): Promise<T>;
 }
 
-export type Handler<Name extends RouteName> = (call: Call<Name>) => Promise<AnswerOf<Name>>;
+type Handler<Name extends RouteName> = (call: Call<Name>) => Promise<AnswerOf<Name>>;
 export type Handlers = { [Name in RouteName]: Handler<Name> };
 
 export interface Binding {

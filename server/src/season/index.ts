@@ -1,2 +1,2 @@
-export { factsOf, plantingView, type Reckoned, reckon, reckonYear } from './reckoned.ts';
+export { type Reckoned, reckon, reckonYear } from './reckoned.ts';
 export { seasonRoutes } from './routes.ts';

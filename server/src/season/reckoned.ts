@@ -37,7 +37,7 @@ export function planOf(planting: PlantingInput): PlantingPlan | null {
 }
 
 /** What the log says of plantings: the first day of each kind of entry. */
-export async function factsOf(
+async function factsOf(
   manager: EntityManager,
   rows: readonly PlantingEntity[],
 ): Promise<Map<string, Happened[]>> {

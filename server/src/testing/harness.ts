@@ -21,7 +21,7 @@ import { type Running, start } from '../start.ts';
 export { newId };
 
 /** Noon of a Wednesday in the third week of May, in the garden of the tests. */
-export const MAY_20 = Date.UTC(2026, 4, 20, 17);
+const MAY_20 = Date.UTC(2026, 4, 20, 17);
 
 export const gardenInput = {
   name: 'Test garden',

@@ -88,6 +88,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
             beds={beds}
             landmarks={landmarks.data ?? []}
             highlight={bed.id}
+            small
             growing={growing}
             onOpen={(other) => navigate(`/ground/${other.id}`)}
             className="h-60 border border-line-strong"

@@ -22,6 +22,8 @@ interface Props {
   highlight?: string;
   /** families growing in a bed this season */
   growing?: Map<string, Family[]>;
+  /** a small plan that only shows where something is */
+  small?: boolean;
   onOpen?(bed: Bed): void;
   onDrawn?(shape: Rectangle): void;
   onMoved?(bed: Bed, x: number, y: number): void;
@@ -33,7 +35,7 @@ const MARGIN_M = 1.5;
 const EMPTY: Rectangle = { x: 0, y: 0, width: 24, length: 14 };
 
 /** What a length typed or drawn snaps to: half a foot, or a tenth of a metre. */
-export const snapStep = (system: 'imperial' | 'metric'): number => (system === 'imperial' ? 0.1524 : 0.1);
+const snapStep = (system: 'imperial' | 'metric'): number => (system === 'imperial' ? 0.1524 : 0.1);
 
 /** The garden to scale, north up. Beds can be drawn and moved by hand; every one of them can be reached by keyboard. */
 export function Plan({
@@ -42,6 +44,7 @@ export function Plan({
   mode = 'look',
   highlight,
   growing,
+  small = false,
   onOpen,
   onDrawn,
   onMoved,
@@ -199,28 +202,37 @@ export function Plan({
         </g>
       </svg>
       {drawn && <DrawnSize shape={drawn} />}
-      <ScaleBar metresAcross={frame.width / transform.k} svg={svg.current} />
-      <div className="absolute top-2 right-2 flex flex-col gap-1">
-        <button type="button" className={control} aria-label={t('plan.zoomIn')} onClick={() => zoomBy(1.5)}>
-          <ZoomIn aria-hidden size={18} />
-        </button>
-        <button
-          type="button"
-          className={control}
-          aria-label={t('plan.zoomOut')}
-          onClick={() => zoomBy(1 / 1.5)}
-        >
-          <ZoomOut aria-hidden size={18} />
-        </button>
-        <button
-          type="button"
-          className={control}
-          aria-label={t('plan.whole')}
-          onClick={() => zooming.current!.transform(select(svg.current!), zoomIdentity)}
-        >
-          <Maximize aria-hidden size={18} />
-        </button>
-      </div>
+      {!small && (
+        <>
+          <ScaleBar metresAcross={frame.width / transform.k} svg={svg.current} />
+          <div className="absolute top-2 right-2 flex flex-col gap-1">
+            <button
+              type="button"
+              className={control}
+              aria-label={t('plan.zoomIn')}
+              onClick={() => zoomBy(1.5)}
+            >
+              <ZoomIn aria-hidden size={18} />
+            </button>
+            <button
+              type="button"
+              className={control}
+              aria-label={t('plan.zoomOut')}
+              onClick={() => zoomBy(1 / 1.5)}
+            >
+              <ZoomOut aria-hidden size={18} />
+            </button>
+            <button
+              type="button"
+              className={control}
+              aria-label={t('plan.whole')}
+              onClick={() => zooming.current!.transform(select(svg.current!), zoomIdentity)}
+            >
+              <Maximize aria-hidden size={18} />
+            </button>
+          </div>
+        </>
+      )}
     </div>
   );
 }
@@ -229,8 +241,10 @@ export function Plan({
 function BedLabel({ bed, families }: { bed: Bed; families: Family[] }) {
   const upright = bed.length > bed.width * 1.2;
   const [along, across] = upright ? [bed.length, bed.width] : [bed.width, bed.length];
-  const size = Math.min(0.62, across * 0.5, (along * 1.5) / Math.max(4, bed.name.length));
   const mark = Math.min(0.72, across * 0.6);
+  const shown = families.slice(0, 4);
+  const room = along - 0.35 - shown.length * (mark + 0.12);
+  const size = Math.max(0.26, Math.min(0.62, across * 0.5, room / (0.56 * bed.name.length)));
   return (
     <g
       transform={upright ? `translate(0 ${bed.length}) rotate(-90)` : undefined}
@@ -239,12 +253,12 @@ function BedLabel({ bed, families }: { bed: Bed; families: Family[] }) {
       <text x={0.2} y={across / 2 + size * 0.34} fontSize={size} className="fill-ink font-semibold">
         {bed.name}
       </text>
-      {families.slice(0, 4).map((family, i) => (
+      {shown.map((family, i) => (
         <g
           key={family}
           transform={`translate(${along - (i + 1) * (mark + 0.12)} ${(across - mark) / 2}) ${upright ? `rotate(90 ${mark / 2} ${mark / 2})` : ''} scale(${mark / 16})`}
         >
-          <rect width="16" height="16" rx="3" className="fill-paper" />
+          <rect width="16" height="16" rx="3" className="fill-mark-ground" />
           <FamilyGlyph family={family} />
         </g>
       ))}

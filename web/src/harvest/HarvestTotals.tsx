@@ -57,7 +57,7 @@ function Bars({ rows, label, name }: BarsProps) {
       <tbody>
         {rows.map(({ key, grams, unweighed }) => (
           <tr key={key}>
-            <th scope="row" className="w-28 py-0.5 pr-2 text-left font-normal">
+            <th scope="row" className="w-36 py-0.5 pr-2 text-left font-normal">
               {name(key)}
             </th>
             <td>

@@ -55,7 +55,7 @@ export function FamilyMark({ family, size = 20 }: { family: Family; size?: numbe
   return (
     <svg viewBox="0 0 16 16" width={size} height={size} role="img" aria-label={name} className="shrink-0">
       <title>{name}</title>
-      <rect width="16" height="16" rx="3" className="fill-paper" />
+      <rect width="16" height="16" rx="3" className="fill-mark-ground" />
       <FamilyGlyph family={family} />
     </svg>
   );

@@ -5,9 +5,9 @@ import {
   type ParamsOf,
   type Problem,
   type QueryOf,
-  type Route,
   type RouteName,
-  routes,
+  type TableLine,
+  table,
 } from '@unity-acre/contract';
 
 /** A request that was refused, or that never reached the garden. */
@@ -41,7 +41,7 @@ export async function ask<Name extends RouteName>(
   name: Name,
   { params, query, body, ifMatch }: Ask<Name> = {},
 ): Promise<Told<Name>> {
-  const { method, path }: Route = routes[name];
+  const { method, path }: TableLine = table[name];
   const values = (params ?? {}) as Record<string, unknown>;
   const address = path.replace(/:(\w+)/g, (_, key) => encodeURIComponent(String(values[key])));
   const given = Object.entries((query ?? {}) as Record<string, unknown>).filter(

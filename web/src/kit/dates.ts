@@ -20,7 +20,7 @@ export interface Dates {
   moment(instant: string): string;
 }
 
-export function datesIn(language: string): Dates {
+function datesIn(language: string): Dates {
   // British order for English: day before month reads the same way in both languages.
   const locale = language === 'en' ? 'en-GB' : language;
   const format = (options: Intl.DateTimeFormatOptions) => {

@@ -24,7 +24,7 @@ export interface Measure {
   lengthInput(metres: number): string;
 }
 
-export function measureIn(language: string, system: UnitSystem): Measure {
+function measureIn(language: string, system: UnitSystem): Measure {
   const number = (value: number, decimals = 1) =>
     new Intl.NumberFormat(language, { maximumFractionDigits: decimals }).format(value);
   const shown = ({ value, unit, decimals }: Shown<string>) => `${number(value, decimals)} ${unit}`;

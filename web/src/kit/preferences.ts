@@ -2,7 +2,7 @@ import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 
 export const themes = ['light', 'dark', 'sunlight'] as const;
-export type Theme = (typeof themes)[number];
+type Theme = (typeof themes)[number];
 
 interface Preferences {
   language: 'en' | 'es';

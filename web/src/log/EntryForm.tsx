@@ -154,7 +154,11 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         <div className="col-span-2 md:col-span-4 xl:col-span-1">
           <Field
             label={t('log:planting')}
-            hint={fitting.length === 0 && values.kind !== 'observation' ? t('log:noPlanting') : undefined}
+            hint={
+              fitting.length === 0 && values.kind !== 'observation' && values.kind !== 'harvest'
+                ? t('log:noPlanting')
+                : undefined
+            }
             error={errors.plantingId?.message}
           >
             {(props) => (

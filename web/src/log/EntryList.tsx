@@ -96,7 +96,7 @@ function EntryRow({ entry, sameDay, withBed, onCorrect }: RowProps) {
   ].filter(Boolean);
   return (
     <li
-      className={`grid grid-cols-[5.5rem_minmax(0,1fr)_auto] items-start gap-x-4 py-1.5 ${sameDay ? '' : 'border-line border-t'}`}
+      className={`grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-x-4 py-0.5 sm:grid-cols-[6.5rem_minmax(0,1fr)_auto] ${sameDay ? '' : 'border-line border-t'}`}
     >
       <span className="text-ink-soft">{sameDay ? '' : dates.short(entry.on)}</span>
       <span>
@@ -105,7 +105,7 @@ function EntryRow({ entry, sameDay, withBed, onCorrect }: RowProps) {
         {entry.note && <span className="block max-w-prose break-words">{entry.note}</span>}
         <span className="text-ink-soft text-sm"> {entry.by}</span>
       </span>
-      <span className="flex">
+      <span className="col-start-2 flex sm:col-start-3">
         {(coordinates || entry.personId === personId) && (
           <>
             <Button look="quiet" onClick={onCorrect}>

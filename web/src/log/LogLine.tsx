@@ -53,7 +53,7 @@ export function LogLine() {
           maxLength={500}
           aria-label={t('line.label')}
           placeholder={t('line.placeholder')}
-          className="min-h-target w-full bg-transparent outline-offset-0"
+          className="min-h-target w-full bg-transparent px-1 outline-offset-[-3px]"
           autoComplete="off"
           enterKeyHint="done"
         />

@@ -6,8 +6,8 @@ import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
 import { useHere } from '../kit/garden.ts';
 
-const WIDTH = 720;
-const HEIGHT = 190;
+const WIDTH = 480;
+const HEIGHT = 170;
 const edge = { left: 44, right: 12, top: 14, bottom: 26 };
 
 /** The chance of frost through the year, as a curve: what a tender plant standing outdoors would face. */
@@ -43,12 +43,12 @@ export function FrostChart() {
   return (
     <svg
       viewBox={`0 0 ${WIDTH} ${HEIGHT}`}
-      className="mt-2 w-full max-w-4xl"
+      className="mt-2 w-full max-w-2xl"
       role="img"
       aria-label={t('chart.label')}
     >
       <title>{t('chart.label')}</title>
-      {[0, 0.1, 0.5, 0.9, 1].map((share) => (
+      {[0, 0.5, 1].map((share) => (
         <g key={share}>
           <line
             x1={edge.left}

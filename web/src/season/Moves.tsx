@@ -6,7 +6,7 @@ import { useDates } from '../kit/dates.ts';
 /** By how much a step moved, in words. */
 export function useMoveWords(): (move: Move) => string {
   const { t } = useTranslation('season');
-  return ({ days }) => t(days > 0 ? 'later' : 'earlier', { days: Math.abs(days) });
+  return ({ days }) => t(days > 0 ? 'later' : 'earlier', { count: Math.abs(days) });
 }
 
 /** What stands on another day than the plan had it. */

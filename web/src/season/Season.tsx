@@ -14,8 +14,8 @@ import { FamilyGlyph } from '../kit/FamilyMark.tsx';
 import { useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useCropNames } from './names.ts';
-import { monthsBetween } from './StepsChart.tsx';
 import { type Span, spansOf } from './spans.ts';
+import { monthsBetween } from './year.ts';
 
 const NAME_PX = 108;
 const WIDTH = 1180;
@@ -265,7 +265,7 @@ function SpanBar({ span, at }: { span: Span; at: (day: Day) => number }) {
             width="17"
             height="17"
             aria-hidden
-            className="shrink-0 rounded-xs bg-paper"
+            className="shrink-0 rounded-xs bg-mark-ground"
           >
             <FamilyGlyph family={crop.family} />
           </svg>

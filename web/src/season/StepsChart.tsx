@@ -1,4 +1,3 @@
-import type { Garden } from '@unity-acre/contract/place';
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '@unity-acre/core/calendar';
 import { frostRisk } from '@unity-acre/core/place';
 import type { Milestone } from '@unity-acre/core/season';
@@ -7,28 +6,12 @@ import { area } from 'd3-shape';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
 import { useHere } from '../kit/garden.ts';
+import { monthsBetween, seasonYearOf } from './year.ts';
 
 const WIDTH = 640;
 const LABEL = 132;
 const ROW = 24;
 const TOP = 58;
-
-/** First days of the months between two days. */
-export function monthsBetween(from: Day, to: Day): Day[] {
-  const months: Day[] = [];
-  let month = `${from.slice(0, 7)}-01`;
-  while (month <= to) {
-    if (month >= from) months.push(month);
-    month = `${addDays(month, 31).slice(0, 7)}-01`;
-  }
-  return months;
-}
-
-/** The season year a day's frosts are reckoned with. */
-export const seasonYearOf = (garden: Garden, day: Day): number => {
-  const year = Number(day.slice(0, 4));
-  return garden.latitude < 0 && day.slice(5) < '07-01' ? year - 1 : year;
-};
 
 /** The steps of a planting as ranges along the year, with the chance of frost above them. */
 export function StepsChart({ steps }: { steps: Milestone[] }) {
@@ -75,7 +58,12 @@ export function StepsChart({ steps }: { steps: Milestone[] }) {
       {monthsBetween(first, last).map((month) => (
         <g key={month}>
           <line x1={at(month)} x2={at(month)} y1={TOP - 20} y2={height} className="stroke-line" />
-          <text x={at(month) + 3} y={TOP - 7} className="fill-ink-soft text-[11px]">
+          <text
+            x={at(month) + 3}
+            y={TOP - 7}
+            display={at(month) > WIDTH - 26 ? 'none' : undefined}
+            className="fill-ink-soft text-[11px]"
+          >
             {dates.month(month)}
           </text>
         </g>
@@ -83,6 +71,7 @@ export function StepsChart({ steps }: { steps: Milestone[] }) {
       {steps.map((step, i) => {
         const y = TOP + i * ROW;
         const { earliest, latest } = step.window;
+        const labelLeft = Math.max(at(latest), at(step.on)) > WIDTH - 74;
         return (
           <g key={step.kind}>
             <text x={0} y={y + 15} className="fill-ink text-[12.5px]">
@@ -105,9 +94,9 @@ export function StepsChart({ steps }: { steps: Milestone[] }) {
               className={step.done ? 'stroke-leaf' : 'stroke-ink'}
             />
             <text
-              x={at(step.on) > WIDTH - 90 ? at(step.on) - 6 : at(step.on) + 6}
+              x={labelLeft ? Math.min(at(earliest), at(step.on)) - 6 : Math.max(at(latest), at(step.on)) + 6}
               y={y + 16}
-              textAnchor={at(step.on) > WIDTH - 90 ? 'end' : 'start'}
+              textAnchor={labelLeft ? 'end' : 'start'}
               className="fill-ink font-semibold text-[11.5px]"
             >
               {dates.bare(step.on)}

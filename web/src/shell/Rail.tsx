@@ -16,10 +16,10 @@ import { NavLink, useNavigate } from 'react-router';
 import { ask } from '../kit/ask.ts';
 import { useDates } from '../kit/dates.ts';
 import { useHere } from '../kit/garden.ts';
-import { themes, usePreferences } from '../kit/preferences.ts';
+import { usePreferences } from '../kit/preferences.ts';
 import { Sheet } from '../kit/Sheet.tsx';
 import { DemoClock } from '../place/DemoClock.tsx';
-import { languages } from '../words/index.ts';
+import { Choices } from './Choices.tsx';
 import { useBecome, useMe } from './me.ts';
 
 type Place = 'thisWeek' | 'ground' | 'season' | 'crew' | 'sessions' | 'log' | 'garden';
@@ -123,48 +123,6 @@ export function Rail() {
         </div>
       </Sheet>
     </>
-  );
-}
-
-const choice =
-  'min-h-9 px-2.5 rounded-sm text-sm text-rail-soft hover:text-rail-ink aria-pressed:bg-rail-raised aria-pressed:font-semibold aria-pressed:text-rail-ink';
-
-/** Language and colours, on the dark ground of the rail. */
-export function Choices() {
-  const { t } = useTranslation('shell');
-  const { language, theme, choose } = usePreferences();
-  return (
-    <div className="flex flex-col gap-1.5">
-      <fieldset className="flex">
-        <legend className="sr-only">{t('language')}</legend>
-        {languages.map((code) => (
-          <button
-            key={code}
-            type="button"
-            lang={code}
-            aria-pressed={language === code}
-            onClick={() => choose({ language: code })}
-            className={choice}
-          >
-            {{ en: 'English', es: 'Español' }[code]}
-          </button>
-        ))}
-      </fieldset>
-      <fieldset className="flex">
-        <legend className="sr-only">{t('colours')}</legend>
-        {themes.map((name) => (
-          <button
-            key={name}
-            type="button"
-            aria-pressed={theme === name}
-            onClick={() => choose({ theme: name })}
-            className={choice}
-          >
-            {t(`theme.${name}`)}
-          </button>
-        ))}
-      </fieldset>
-    </div>
   );
 }
 

@@ -1,5 +1,5 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
-import { Door, Entrance } from './Door.tsx';
+import { Entrance } from './Entrance.tsx';
 import { Lost } from './Lost.tsx';
 
 /** A screen that is fetched when it is first visited. */
@@ -21,7 +21,7 @@ export const router = createBrowserRouter([
         ],
       },
       {
-        element: <Door />,
+        lazy: async () => ({ Component: (await import('./Door.tsx')).Door }),
         children: [
           screen('/', () => import('../work/ThisWeek.tsx')),
           screen('ground', () => import('../ground/Ground.tsx')),

@@ -3,7 +3,7 @@ import { initReactI18next } from 'react-i18next';
 import { usePreferences } from '../kit/preferences.ts';
 
 export const languages = ['en', 'es'] as const;
-export type Language = (typeof languages)[number];
+type Language = (typeof languages)[number];
 
 const load = { en: () => import('./en.ts'), es: () => import('./es.ts') };
 

@@ -35,8 +35,8 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
         </span>
       </p>
       <div className="min-w-0">
-        <div className="flex flex-wrap items-start justify-between gap-x-4 gap-y-1">
-          <div>
+        <div className="flex items-start justify-between gap-x-4">
+          <div className="min-w-0">
             <h3>{session.title}</h3>
             <p className="text-ink-soft text-sm">
               {[session.meetAt, session.lead && t('work:ledBy', { name: session.lead })]
@@ -44,7 +44,7 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
                 .join(' · ')}
             </p>
           </div>
-          <span className="flex gap-1">
+          <span className="flex shrink-0 gap-1">
             {!past && <SignUpButton session={session} />}
             {leads && onEdit && (
               <Button
@@ -59,7 +59,8 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
         </div>
         <p className="mt-1">
           {t('work:coming', { coming, capacity: session.capacity })}
-          {minutes > 0 && ` ${t('work:workload', { hours: number(minutes / 60, 1), needed })}`}
+          {minutes > 0 &&
+            ` ${t('work:workload', { time: minutes < 60 ? `${minutes} min` : `${number(minutes / 60, 1)} h`, needed })}`}
           {gap > 0 && !past && <strong className="text-beet"> {t('work:gap', { gap })}</strong>}
         </p>
         {full && (

@@ -25,7 +25,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
   );
   const crop = cropById(task.cropId);
   return (
-    <li className="grid items-center gap-x-4 gap-y-1 border-line border-b py-1.5 sm:grid-cols-[1.6rem_minmax(0,1fr)_11rem_auto]">
+    <li className="grid items-center gap-x-4 gap-y-1 border-line border-b py-1.5 sm:grid-cols-[1.6rem_minmax(0,1fr)_7rem]">
       <span className="hidden sm:block">{crop && <FamilyMark family={crop.family} size={22} />}</span>
       <span>
         <Link
@@ -34,27 +34,26 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
         >
           {sentence(task)}
         </Link>
-        <span className="block text-ink-soft text-sm">
-          {task.state === 'late' && <strong className="text-beet">{t('state.late')} · </strong>}
-          {task.state === 'done' && <strong className="text-leaf">{t('state.done')} · </strong>}
-          {t('minutes', { minutes: task.minutes })}
+        <span className="flex flex-wrap items-center gap-x-2 text-ink-soft text-sm">
+          {task.state === 'late' && <strong className="text-beet">{t('state.late')}</strong>}
+          {task.state === 'done' && <strong className="text-leaf">{t('state.done')}</strong>}
+          <span className="mr-auto">{t('minutes', { minutes: task.minutes })}</span>
+          {children}
+          {leads && !task.doneByLog && (
+            <Button
+              look="quiet"
+              className="text-ink"
+              onClick={() =>
+                mark.mutate({ params: { id: task.id }, body: { doneOn: task.doneOn ? null : garden.today } })
+              }
+            >
+              <Check aria-hidden size={16} />
+              {task.doneOn ? t('notDone') : t('done')}
+            </Button>
+          )}
         </span>
       </span>
       <WindowStrip task={task} />
-      <span className="flex flex-wrap justify-end gap-1">
-        {children}
-        {leads && !task.doneByLog && (
-          <Button
-            look="quiet"
-            onClick={() =>
-              mark.mutate({ params: { id: task.id }, body: { doneOn: task.doneOn ? null : garden.today } })
-            }
-          >
-            <Check aria-hidden size={16} />
-            {task.doneOn ? t('notDone') : t('done')}
-          </Button>
-        )}
-      </span>
     </li>
   );
 }
@@ -67,7 +66,7 @@ function WindowStrip({ task }: { task: TaskView }) {
     (Math.max(0, Math.min(BEFORE + AFTER, daysBetween(first, day))) / (BEFORE + AFTER)) * 160;
   const { earliest, latest } = task.window;
   return (
-    <svg viewBox="0 0 160 18" className="hidden h-[18px] w-40 sm:block" aria-hidden>
+    <svg viewBox="0 0 160 18" className="hidden h-[18px] w-28 sm:block" aria-hidden>
       <line x1="0" x2="160" y1="14" y2="14" className="stroke-line" />
       <rect
         x={at(earliest)}

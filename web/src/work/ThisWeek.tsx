@@ -3,18 +3,22 @@ import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays, weekStart } from '@unity-acre/core/calendar';
 import { cropById } from '@unity-acre/core/crops';
 import { dayLengthHours, frostRisk } from '@unity-acre/core/place';
+import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { HarvestTotals } from '../harvest/HarvestTotals.tsx';
 import { useDates } from '../kit/dates.ts';
 import { useHere, useLeads, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useCropNames } from '../season/names.ts';
-import { seasonYearOf } from '../season/StepsChart.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { SessionRow } from './SessionRow.tsx';
 import { TaskRow } from './TaskRow.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
+
+const HarvestTotals = lazy(async () => ({
+  default: (await import('../harvest/HarvestTotals.tsx')).HarvestTotals,
+}));
 
 /** Chance of frost from which tender plants outdoors are worth a word. */
 const FROST_WORTH_A_WORD = 0.05;
@@ -93,7 +97,25 @@ function Answers({
   return (
     <>
       <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
-      <div className="grid gap-x-12 gap-y-8 xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+      <div className="grid gap-x-12 gap-y-8 2xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <div className="flex flex-col gap-8 2xl:order-2">
+          <section className="furrow">
+            <h2>{t('sessionsComing')}</h2>
+            {coming.length === 0 && (
+              <Bare title={t('noSessions')}>
+                {leads && (
+                  <Link to="/sessions" className="underline underline-offset-4">
+                    {t('call')}
+                  </Link>
+                )}
+              </Bare>
+            )}
+            {coming.map((session) => (
+              <SessionRow key={session.id} session={session} tasks={tasks} />
+            ))}
+          </section>
+          <AtRisk plantings={plantings} />
+        </div>
         <section className="furrow">
           <h2>{t('untaken', { n: open.length })}</h2>
           <p className="text-ink-soft text-sm">
@@ -112,7 +134,7 @@ function Answers({
                 {leads && (
                   <Link
                     to={`/sessions?task=${task.id}`}
-                    className="inline-flex min-h-target items-center px-1.5 underline decoration-line-strong underline-offset-4"
+                    className="inline-flex min-h-target items-center px-1.5 text-ink underline decoration-line-strong underline-offset-4"
                   >
                     {t('intoSession')}
                   </Link>
@@ -124,24 +146,6 @@ function Answers({
             <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: open.length - 30 })}</p>
           )}
         </section>
-        <div className="flex flex-col gap-8">
-          <section className="furrow">
-            <h2>{t('sessionsComing')}</h2>
-            {coming.length === 0 && (
-              <Bare title={t('noSessions')}>
-                {leads && (
-                  <Link to="/sessions" className="underline underline-offset-4">
-                    {t('call')}
-                  </Link>
-                )}
-              </Bare>
-            )}
-            {coming.map((session) => (
-              <SessionRow key={session.id} session={session} tasks={tasks} />
-            ))}
-          </section>
-          <AtRisk plantings={plantings} />
-        </div>
       </div>
     </>
   );

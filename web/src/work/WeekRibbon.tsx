@@ -25,23 +25,28 @@ export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Ses
           <li
             key={day}
             aria-current={today ? 'date' : undefined}
-            className={`min-h-[4.6rem] border-line-strong border-r border-b px-1.5 py-1 ${today ? 'bg-blossom text-on-blossom' : weekday(day) > 5 ? 'bg-straw-soft' : 'bg-paper'}`}
+            className={`min-h-[4.6rem] border-line-strong border-r border-b px-1 py-1 sm:px-1.5 ${today ? 'bg-blossom text-on-blossom' : weekday(day) > 5 ? 'bg-straw-soft' : 'bg-paper'}`}
           >
-            <p className="flex justify-between gap-1 text-xs">
+            <p className="flex flex-col justify-between text-xs sm:flex-row sm:gap-1">
               <span>{dates.weekday(day)}</span>
               <span className="font-bold font-title text-base leading-none">{Number(day.slice(8))}</span>
             </p>
             {meeting.map((session) => (
               <p
                 key={session.id}
-                className="mt-1 truncate bg-rail px-1 text-rail-ink text-xs"
+                className="mt-1 bg-rail text-center text-[11px] text-rail-ink sm:px-1 sm:text-left sm:text-xs"
                 title={session.title}
               >
                 {session.from}
               </p>
             ))}
             {planned > 0 && (
-              <p className={`mt-1 text-xs ${today ? '' : 'text-ink-soft'}`}>{t('planned', { n: planned })}</p>
+              <p className={`mt-1 text-xs ${today ? '' : 'text-ink-soft'}`}>
+                <span aria-hidden className="sm:hidden">
+                  {planned}
+                </span>
+                <span className="sr-only sm:not-sr-only">{t('planned', { n: planned })}</span>
+              </p>
             )}
           </li>
         );

@@ -1,4 +1,3 @@
-import type { EntitySchema } from 'typeorm';
 import { accounts, invitations, people, signIns } from '../crew/entity.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
 import { changes, entries } from '../log/entity.ts';
@@ -6,7 +5,8 @@ import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
 import { calendarAddresses, sessions, signUps, taskMarks } from '../work/entity.ts';
 
-export const entities: EntitySchema<object>[] = [
+/** Every table, by the name of its entity schema. */
+export const tables = {
   gardens,
   accounts,
   signIns,
@@ -22,4 +22,4 @@ export const entities: EntitySchema<object>[] = [
   calendarAddresses,
   entries,
   changes,
-] as EntitySchema<object>[];
+};

@@ -1,0 +1,166 @@
+import { cropById, varietyOf } from '@unity-acre/core/crops';
+import { milestones } from '@unity-acre/core/season';
+import { toGrams } from '@unity-acre/core/units';
+import { taskId } from '@unity-acre/core/work';
+import { hashPassword, type Store, tables } from '@unity-acre/server';
+import type { EntitySchema } from 'typeorm';
+import { idMaker, seeded } from './ids.ts';
+import { demoPassword, people, plotHolders } from './people.ts';
+import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
+import { demoPlantings, observations } from './seasons.ts';
+import { sessions } from './sessions.ts';
+
+/** How many rows go into one statement, below SQLite's limit of bound values. */
+const CHUNK = 400;
+
+/** True where the database holds the demo garden. */
+export const hasDemo = (store: Store): Promise<boolean> =>
+  store.manager.existsBy(tables.gardens, { id: gardenId });
+
+/** Puts the demo garden into an empty database, all of it or nothing. */
+export async function loadDemo(store: Store): Promise<void> {
+  const random = seeded(20260520);
+  const id = idMaker(random);
+  const row = () => ({ id: id(), gardenId, version: 1 });
+  const passwordHash = await hashPassword(demoPassword);
+
+  const accounts = people.flatMap(({ signIn }) =>
+    signIn ? [{ id: id(), email: signIn, passwordHash }] : [],
+  );
+  const persons = people.map((person) => ({
+    ...row(),
+    name: person.name,
+    email: person.signIn ?? null,
+    role: person.role,
+    household: person.household ?? '',
+    headcount: person.headcount ?? 1,
+    waitingSince: person.waitingSince ?? null,
+    accountId: accounts.find((account) => account.email === person.signIn)?.id ?? null,
+  }));
+  const personId = (name: string) => persons.find((person) => person.name === name)!.id;
+
+  const ground = beds.map(({ kind, ...bed }) => ({ ...row(), ...bed, kind }));
+  const bedId = (name: string) => ground.find((bed) => bed.name === name)!.id;
+  const holderOf = (bed: (typeof ground)[number], year: number): string | null => {
+    if (bed.kind === 'teaching') return personId('Room 4, Alder Falls Primary');
+    if (bed.kind !== 'plot') return null;
+    // Two plots changed hands after 2024.
+    const plot = Number(bed.name.split(' ')[1]) - 1;
+    return personId(plotHolders[year < 2025 && plot > 9 ? plot - 2 : plot]!);
+  };
+  const tenures = ground.flatMap((bed) =>
+    [2023, 2024, 2025, 2026].map((year) => ({
+      ...row(),
+      bedId: bed.id,
+      year,
+      kind: bed.kind,
+      personId: holderOf(bed, year),
+    })),
+  );
+
+  const loggers = persons.filter(
+    (person) => ['coordinator', 'crewLead', 'volunteer'].includes(person.role) && !person.waitingSince,
+  );
+  const plan = demoPlantings(random).map((planting) => ({
+    ...planting,
+    ...row(),
+    bedId: bedId(planting.bed),
+  }));
+  const entryOf = (on: string) => ({
+    ...row(),
+    on,
+    plantingId: null as string | null,
+    bedId: null as string | null,
+    cropId: null as string | null,
+    amountValue: null as number | null,
+    amountUnit: null as string | null,
+    grams: null as number | null,
+    destination: null as string | null,
+    note: '',
+    personId: loggers[Math.floor(random() * loggers.length)]!.id,
+    loggedAt: `${on}T22:00:00.000Z`,
+  });
+  const logged = plan.flatMap((planting) =>
+    planting.entries.map(({ kind, on, pounds, destination }) => ({
+      ...entryOf(on),
+      kind,
+      plantingId: planting.id,
+      bedId: planting.bedId,
+      cropId: planting.cropId,
+      amountValue: pounds ?? null,
+      amountUnit: pounds === undefined ? null : 'lb',
+      grams: pounds === undefined ? null : toGrams(pounds, 'lb'),
+      destination: destination ?? null,
+    })),
+  );
+  const seen = observations.map(({ bed, on, note }) => ({
+    ...entryOf(on),
+    kind: 'observation',
+    bedId: bedId(bed),
+    note,
+  }));
+
+  const open = openTasks(plan);
+  const meetings = sessions.map(({ lead, coming: _, tasks, group: __, ...session }) => ({
+    ...row(),
+    ...session,
+    leadId: personId(lead),
+    taskIds: open.splice(0, tasks),
+  }));
+  const volunteers = persons.filter(
+    (person) => person.role === 'volunteer' && person.headcount === 1 && !person.waitingSince,
+  );
+  const signUps = sessions.flatMap(({ coming, group }, i) => {
+    const who = group
+      ? [personId(group)]
+      : Array.from({ length: coming }, (_, n) => volunteers[(i * 7 + n) % volunteers.length]!.id);
+    return who.map((person) => ({ ...row(), sessionId: meetings[i]!.id, personId: person }));
+  });
+
+  await store.manager.transaction(async (manager) => {
+    const put = async (table: unknown, rows: object[]) => {
+      for (let i = 0; i < rows.length; i += CHUNK)
+        await manager.insert(table as EntitySchema<object>, rows.slice(i, i + CHUNK));
+    };
+    await put(tables.gardens, [{ ...garden, id: gardenId, gardenId, version: 1, setToday: demoToday }]);
+    await put(tables.accounts, accounts);
+    await put(tables.people, persons);
+    await put(
+      tables.beds,
+      ground.map(({ kind: _, ...bed }) => bed),
+    );
+    await put(tables.tenures, tenures);
+    await put(
+      tables.landmarks,
+      landmarks.map((landmark) => ({ ...row(), ...landmark })),
+    );
+    await put(
+      tables.plantings,
+      plan.map(({ entries: _, bed: __, kind: ___, ...planting }) => planting),
+    );
+    await put(tables.sessions, meetings);
+    await put(tables.signUps, signUps);
+    await put(tables.entries, [...logged, ...seen]);
+  });
+}
+
+type Planned = ReturnType<typeof demoPlantings>[number] & { id: string };
+
+/** This spring's sowings and settings out that are due and not done, for the sessions to take up. */
+function openTasks(plan: readonly Planned[]): string[] {
+  return plan
+    .filter((planting) => planting.year === 2026 && planting.kind !== 'plot')
+    .flatMap((planting) => {
+      const crop = cropById(planting.cropId)!;
+      const happened = planting.entries.some(
+        (entry) =>
+          entry.kind === 'settingOut' || (entry.kind === 'sowing' && planting.method === 'sowInPlace'),
+      );
+      const steps = milestones({ ...planting, crop, variety: varietyOf(crop, planting.varietyId)! }, garden)!;
+      const step = steps.find(({ kind }) => kind === 'setOut' || kind === 'sow')!;
+      const due = !happened && step.on >= '2026-05-05' && step.on <= '2026-06-12';
+      return due ? [{ id: taskId(planting.id, step.kind as 'setOut' | 'sow'), on: step.on }] : [];
+    })
+    .sort((a, b) => a.on.localeCompare(b.on))
+    .map(({ id }) => id);
+}

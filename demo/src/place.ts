@@ -1,0 +1,51 @@
+/* Millrace Commons at Alder Falls: an invented garden in an invented town. */
+
+export const gardenId = '018565e9-b000-7000-8000-00000000ac4e';
+
+export const garden = {
+  name: 'Millrace Commons',
+  latitude: 44.5,
+  longitude: -88,
+  timeZone: 'America/Chicago',
+  units: 'imperial' as const,
+  lastFrost: '05-10',
+  firstFrost: '10-03',
+};
+
+/** A Wednesday in the third week of May. */
+export const demoToday = '2026-05-20';
+
+const FOOT = 0.3048;
+
+/** Name, west edge, south edge, width, length in feet, and how the bed is held. */
+const rows: [name: string, x: number, y: number, width: number, length: number, kind: BedKind][] = [
+  ...Array.from({ length: 6 }, (_, i) => [`Bed ${i + 1}`, 6 + i * 7, 44, 4, 24, 'cooperative'] as never),
+  ...Array.from({ length: 3 }, (_, i) => [`Bed ${i + 7}`, 48 + i * 7, 44, 4, 24, 'giving'] as never),
+  ['Bed 10', 69, 44, 3, 24, 'cooperative'],
+  ...Array.from(
+    { length: 12 },
+    (_, i) => [`Plot ${i + 1}`, 6 + (i % 6) * 7, 26 - Math.floor(i / 6) * 15, 4, 12, 'plot'] as never,
+  ),
+  ['School bed 1', 50, 26, 3, 12, 'teaching'],
+  ['School bed 2', 56, 26, 3, 12, 'teaching'],
+  ['Trial bed', 63, 26, 4, 12, 'trial'],
+  ['Pollinator strip', 6, 4, 40, 3, 'pollinator'],
+];
+
+export type BedKind = 'cooperative' | 'giving' | 'plot' | 'teaching' | 'trial' | 'pollinator';
+
+export const beds = rows.map(([name, x, y, width, length, kind]) => ({
+  name,
+  kind,
+  x: x * FOOT,
+  y: y * FOOT,
+  width: width * FOOT,
+  length: length * FOOT,
+  note: name === 'School bed 1' ? 'Boxes 2 ft high with a flat rim: can be worked sitting.' : '',
+}));
+
+export const landmarks = [
+  { kind: 'tap' as const, x: 75 * FOOT, y: 12 * FOOT, width: FOOT, length: FOOT },
+  { kind: 'hedge' as const, x: 0, y: 4 * FOOT, width: 3 * FOOT, length: 66 * FOOT },
+  { kind: 'shed' as const, x: 66 * FOOT, y: 4 * FOOT, width: 9 * FOOT, length: 7 * FOOT },
+];

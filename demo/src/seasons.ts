@@ -1,0 +1,132 @@
+import type { PlantingInput } from '@unity-acre/contract/season';
+import { addDays, type Day, daysBetween, laterOf } from '@unity-acre/core/calendar';
+import { cropById, varietyOf } from '@unity-acre/core/crops';
+import type { Destination, EntryKind } from '@unity-acre/core/log';
+import { type Happened, type MilestoneKind, milestones } from '@unity-acre/core/season';
+import { toGrams } from '@unity-acre/core/units';
+import { gramsPerWeek, rotation, small } from './crops.ts';
+import { type BedKind, beds, demoToday, garden } from './place.ts';
+
+export interface DemoPlanting extends Omit<PlantingInput, 'bedId'> {
+  bed: string;
+  kind: BedKind;
+  entries: DemoEntry[];
+}
+
+interface DemoEntry {
+  kind: EntryKind;
+  on: Day;
+  pounds?: number;
+  destination?: Destination;
+  note?: string;
+}
+
+const loggedAs: Partial<Record<MilestoneKind, EntryKind>> = {
+  startIndoors: 'sowing',
+  sow: 'sowing',
+  emerge: 'emergence',
+  setOut: 'settingOut',
+};
+
+const destinationsOf: Record<BedKind, Destination[]> = {
+  cooperative: ['household', 'household', 'pantry', 'stand'],
+  giving: ['pantry', 'pantry', 'school'],
+  plot: ['household'],
+  teaching: ['school'],
+  trial: ['household', 'seed'],
+  pollinator: ['compost'],
+};
+
+/** Plantings of the bed in a year: beds of the common rotation move on one place each year. */
+function choicesFor(bed: (typeof beds)[number], index: number, year: number) {
+  if (bed.kind === 'cooperative' || bed.kind === 'giving') return rotation[(index + year) % rotation.length]!;
+  if (bed.kind === 'pollinator') return [];
+  return small[(index + year) % small.length]!;
+}
+
+/** Sown and logged, but not up long past its time: something for the coordinator to look at. */
+const neverUp = (planting: DemoPlanting): boolean =>
+  planting.year === 2026 && planting.cropId === 'carrot' && planting.turn === 'spring';
+
+/** Four seasons of plantings with what was logged of them, up to the demo's day. The same at every run. */
+export function demoPlantings(random: () => number): DemoPlanting[] {
+  const all: DemoPlanting[] = [];
+  for (const year of [2023, 2024, 2025, 2026]) {
+    for (const [index, bed] of beds.entries()) {
+      for (const { share, ...choice } of choicesFor(bed, index, year)) {
+        const planting: DemoPlanting = {
+          ...choice,
+          bed: bed.name,
+          kind: bed.kind,
+          year,
+          pattern: 'rows',
+          width: Math.min(bed.width, bed.length),
+          length: Math.max(bed.width, bed.length) * share,
+          startOn: null,
+          note: '',
+          entries: [],
+        };
+        logSeason(planting, random);
+        all.push(planting);
+      }
+    }
+  }
+  return all;
+}
+
+/** Lets a season happen to a planting: steps a few days off their plan, each moving what follows. */
+function logSeason(planting: DemoPlanting, random: () => number): void {
+  const crop = cropById(planting.cropId)!;
+  const plan = { ...planting, crop, variety: varietyOf(crop, planting.varietyId)! };
+  const happened: Happened[] = [];
+  const late = neverUp(planting) ? -12 : Math.round(random() * 9) - 2;
+  for (;;) {
+    const steps = milestones(plan, garden, happened)!;
+    const step = steps.find(({ kind }) => loggedAs[kind] && !happened.some((fact) => fact.kind === kind));
+    if (!step) break;
+    if (step.kind === 'emerge' && neverUp(planting)) break;
+    const off = step.kind === 'emerge' ? 0 : step === steps[0] ? late : Math.round(random() * 4) - 1;
+    const on = addDays(step.on, off);
+    if (on > demoToday) break;
+    happened.push({ kind: step.kind, on });
+    planting.entries.push({ kind: loggedAs[step.kind]!, on });
+  }
+  const steps = milestones(plan, garden, happened)!;
+  const out = steps.find(({ kind }) => kind === 'setOut' || kind === 'sow')!;
+  const stuck = steps.some(({ kind, done }) => kind === 'emerge' && !done);
+  if (!out.done || stuck) return;
+  const first = steps.find(({ kind }) => kind === 'firstPick')!.on;
+  const last = steps.find(({ kind }) => kind === 'lastPick')!.on;
+  const area = planting.width * planting.length;
+  const kinds = destinationsOf[planting.kind];
+  const weeks = Math.max(1, Math.floor(daysBetween(first, last) / 7));
+  for (let week = 0; week <= weeks; week++) {
+    const on = addDays(first, week * 7 + Math.floor(random() * 3));
+    if (on > demoToday || on > last) break;
+    const share = crop.onceOver ? 1 / (weeks + 1) : 1;
+    const grams = area * gramsPerWeek[planting.cropId]! * share * (0.55 + random() * 0.8);
+    const pounds = Math.max(0.1, Math.round((grams / toGrams(1, 'lb')) * 10) / 10);
+    planting.entries.push({
+      kind: 'harvest',
+      on,
+      pounds,
+      destination: kinds[Math.floor(random() * kinds.length)]!,
+    });
+  }
+  const cleared = addDays(last, 4 + Math.floor(random() * 6));
+  const lastLogged = planting.entries.reduce((day, entry) => laterOf(day, entry.on), '');
+  if (cleared <= demoToday && cleared >= lastLogged) planting.entries.push({ kind: 'clearing', on: cleared });
+}
+
+/** Things seen on the weekly walk this spring. */
+export const observations: { bed: string; on: Day; note: string }[] = [
+  {
+    bed: 'Bed 3',
+    on: '2026-05-19',
+    note: 'Flea beetle holes on the outer leaves. Net is on, edges weighed.',
+  },
+  { bed: 'Bed 8', on: '2026-05-18', note: 'Slugs under the board at the north end, eleven picked.' },
+  { bed: 'Pollinator strip', on: '2026-05-17', note: 'First calendula in flower, bumblebees about.' },
+  { bed: 'School bed 1', on: '2026-05-14', note: 'Room 4 measured the peas: 5 inches.' },
+  { bed: 'Bed 1', on: '2026-05-11', note: 'Frost on the grass at six, 31 °F at the shed. Covers held.' },
+];

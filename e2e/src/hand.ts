@@ -1,0 +1,109 @@
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { words as en } from '../../web/src/words/en.ts';
+import { words as es } from '../../web/src/words/es.ts';
+
+export const speech = { en, es };
+
+/** Quotes are not allowed in the selector's own quotes. */
+const byName = (role: string, name: string) =>
+  `::-p-aria([role="${role}"][name="${name.replaceAll('"', '')}"])`;
+
+/** What a person does with a page: finds things by the words on them. */
+export class Hand {
+  constructor(
+    readonly page: Page,
+    readonly url: string,
+  ) {
+    page.setDefaultTimeout(15_000);
+  }
+
+  async open(path: string): Promise<void> {
+    await this.page.goto(this.url + path, { waitUntil: 'networkidle0' });
+  }
+
+  press(name: string): Promise<void> {
+    return this.page.locator(byName('button', name)).click();
+  }
+
+  follow(name: string): Promise<void> {
+    return this.page.locator(byName('link', name)).click();
+  }
+
+  /** Goes somewhere by the rail, which on a phone keeps some places behind "More". */
+  async goTo(name: string, more: string): Promise<void> {
+    if (!(await this.page.$(byName('link', name)))) await this.press(more);
+    await this.follow(name);
+  }
+
+  /** Writes into a field in place of what stands there. */
+  async write(label: string, text: string): Promise<void> {
+    const field = await this.labelled(label);
+    await field.evaluate((element) => {
+      (element as HTMLElement).focus();
+      (element as HTMLInputElement).select?.();
+    });
+    await this.page.keyboard.press('Backspace');
+    if (text) await field.type(text);
+  }
+
+  /** Sets a date or time field, whose parts browsers let people type in their own order. */
+  async setDate(label: string, value: string): Promise<void> {
+    const field = await this.labelled(label);
+    await field.evaluate((element, next) => {
+      const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
+      set.call(element, next);
+      element.dispatchEvent(new Event('input', { bubbles: true }));
+      element.dispatchEvent(new Event('change', { bubbles: true }));
+    }, value);
+  }
+
+  /** Chooses the option that reads so. */
+  async choose(label: string, option: string): Promise<void> {
+    const field = await this.labelled(label);
+    await this.page.waitForFunction(
+      (element, text) => [...(element as HTMLSelectElement).options].some((o) => o.text.includes(text)),
+      {},
+      field,
+      option,
+    );
+    const value = await field.evaluate(
+      (element, text) =>
+        [...(element as HTMLSelectElement).options].find((o) => o.text.includes(text))!.value,
+      option,
+    );
+    await (field as ElementHandle<HTMLSelectElement>).select(value);
+  }
+
+  /** The field that a visible label of these words belongs to. */
+  private async labelled(label: string): Promise<ElementHandle<Element>> {
+    const found = await this.page.waitForFunction(
+      (text) => {
+        const labels = [...document.querySelectorAll('label')].filter(
+          (one) => one.textContent?.trim() === text && one.getClientRects().length > 0,
+        );
+        // A sheet lies over the page: the last of two labels alike is the one on top.
+        const last = labels.at(-1);
+        return last?.htmlFor
+          ? document.getElementById(last.htmlFor)
+          : (last?.querySelector('input, select, textarea') ?? null);
+      },
+      {},
+      label,
+    );
+    return found.asElement() as ElementHandle<Element>;
+  }
+
+  /** Waits until words stand on the page. */
+  async reads(text: string): Promise<void> {
+    await this.page
+      .waitForFunction((wanted) => document.body.innerText.includes(wanted), {}, text)
+      .catch(async () => {
+        const shown = await this.page.evaluate(() => document.body.innerText);
+        throw new Error(`"${text}" does not stand on the page, which reads:\n${shown.slice(0, 3000)}`);
+      });
+  }
+
+  async readsNot(text: string): Promise<void> {
+    await this.page.waitForFunction((wanted) => !document.body.innerText.includes(wanted), {}, text);
+  }
+}

@@ -1,0 +1,87 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { demoSignIns, loadDemo } from '@unity-acre/demo';
+import { openStore, start } from '@unity-acre/server';
+import { openBrowser, type Size, visit } from './browser.ts';
+
+/* Takes a picture of each main view from the demo garden. `shots.ts FOLDER [name …]` takes some of them. */
+
+const root = join(import.meta.dirname, '../..');
+const [folder = join(root, 'docs/screenshots'), ...only] = process.argv.slice(2);
+
+interface Shot {
+  path: string;
+  size?: Size;
+  theme?: string;
+  language?: string;
+  /** text typed into the log line */
+  line?: string;
+  /** the bed whose page it is; put for :bed in the path */
+  bed?: string;
+  as?: string;
+}
+
+const shots: Record<string, Shot> = {
+  'sign-in': { path: '/sign-in', as: 'nobody' },
+  'this-week': { path: '/' },
+  'this-week-phone': { path: '/', size: 'phone', theme: 'sunlight' },
+  ground: { path: '/ground' },
+  bed: { path: '/ground/:bed', bed: 'Bed 3' },
+  planner: { path: '/ground/:bed/plan', bed: 'Trial bed' },
+  season: { path: '/season' },
+  'season-dark': { path: '/season', theme: 'dark' },
+  crew: { path: '/crew' },
+  sessions: { path: '/sessions' },
+  'sessions-phone-es': { path: '/sessions', size: 'phone', language: 'es', as: 'volunteer' },
+  'log-book': { path: '/log' },
+  'log-line': { path: '/ground', line: '3.2 lb lettuce bed 10 to pantry' },
+  'log-line-phone': { path: '/', size: 'phone', line: 'sowed radish bed 10 yesterday' },
+  'garden-set-up': { path: '/garden' },
+};
+
+const data = mkdtempSync(join(tmpdir(), 'acre-shots-'));
+const store = await openStore(data);
+await loadDemo(store);
+const running = await start({
+  settings: { port: 0, host: '127.0.0.1', dataDir: data, publicUrl: null },
+  store,
+  version: '0',
+  pages: join(root, 'web/dist'),
+  demoSignIns,
+});
+const { browser, close } = await openBrowser();
+mkdirSync(folder, { recursive: true });
+for (const [name, shot] of Object.entries(shots)) {
+  if (only.length > 0 && !only.includes(name)) continue;
+  const { size = 'desk', theme = 'light', language = 'en', as = 'coordinator' } = shot;
+  const { page, troubles } = await visit(browser, size, { theme, language });
+  await page.goto(`${running.url}/sign-in`);
+  const account = demoSignIns.find(({ role }) => role === as);
+  if (account) {
+    await page.evaluate(
+      async (body) => {
+        await fetch('/api/sign-in', {
+          method: 'POST',
+          headers: { 'content-type': 'application/json' },
+          body,
+        });
+      },
+      JSON.stringify({ email: account.email, password: account.password }),
+    );
+  }
+  const beds = await store.manager.find('bed', { where: { name: shot.bed ?? '' } });
+  const bedId = String((beds[0] as { id?: string } | undefined)?.id);
+  await page.goto(`${running.url}${shot.path.replace(':bed', bedId)}`, { waitUntil: 'networkidle0' });
+  if (shot.line) {
+    await page.type('header input, form input[maxlength="500"]', shot.line);
+    await page.waitForNetworkIdle();
+  }
+  await page.evaluate(() => document.fonts.ready);
+  await page.screenshot({ path: join(folder, `${name}.png`) as `${string}.png` });
+  for (const trouble of troubles) console.error(`${name}: ${trouble}`);
+  await page.browserContext().close();
+}
+await close();
+await running.stop();
+rmSync(data, { recursive: true, force: true });

@@ -1,0 +1,48 @@
+// Checks what a first visit has to fetch: the JavaScript of the first screen, compressed, against its budget.
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+
+const BUDGET_BYTES = 200 * 1024;
+const dist = join(import.meta.dirname, '../web/dist');
+const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
+
+/** A chunk and all it imports without being asked. */
+function withImports(key, seen = new Set()) {
+  if (seen.has(key)) return seen;
+  seen.add(key);
+  for (const next of manifest[key].imports ?? []) withImports(next, seen);
+  return seen;
+}
+
+const entry = 'index.html';
+const named = (end) => Object.keys(manifest).find((name) => name.endsWith(end));
+const routes = manifest[entry].dynamicImports ?? [];
+const words = named('words/en.ts');
+const sizeOf = (keys) =>
+  [...keys]
+    .map((key) => manifest[key].file)
+    .filter((file) => file.endsWith('.js'))
+    .reduce((sum, file) => sum + gzipSync(readFileSync(join(dist, file))).length, 0);
+
+let failed = false;
+const firstScreens = {
+  'This week': ['shell/Door.tsx', 'work/ThisWeek.tsx'],
+  'Sign in': ['crew/SignIn.tsx'],
+  'Set-up': ['place/SetUp.tsx'],
+};
+for (const [screen, files] of Object.entries(firstScreens)) {
+  const keys = withImports(words, withImports(entry));
+  for (const file of files) withImports(named(file), keys);
+  const size = sizeOf(keys);
+  const line = `${screen}: ${(size / 1024).toFixed(1)} KB of JavaScript compressed, budget ${BUDGET_BYTES / 1024} KB`;
+  console.log(line);
+  if (size > BUDGET_BYTES) failed = true;
+}
+const screens = routes.filter((key) => manifest[key].isDynamicEntry && /\/[A-Z]\w+\.tsx$/.test(key));
+console.log(`${screens.length} screens are fetched when first visited`);
+if (screens.length < 10) failed = true;
+if (failed) {
+  console.error('The first screen is over its budget, or screens are no longer fetched on their own.');
+  process.exit(1);
+}
