@@ -22,15 +22,27 @@ export class Hand {
   }
 
   press(name: string): Promise<void> {
-    return this.page.locator(byName('button', name)).click();
+    return this.click(byName('button', name));
   }
 
   follow(name: string): Promise<void> {
-    return this.page.locator(byName('link', name)).click();
+    return this.click(byName('link', name));
+  }
+
+  /** Clicks as soon as the thing is there and may be used. */
+  async click(selector: string): Promise<void> {
+    const found = await this.page.waitForSelector(selector);
+    await this.page.waitForFunction((element) => !(element as HTMLButtonElement).disabled, {}, found);
+    await found!.evaluate((element) => (element as HTMLElement).click());
   }
 
   /** Goes somewhere by the rail, which on a phone keeps some places behind "More". */
   async goTo(name: string, more: string): Promise<void> {
+    // While a sheet is open the rest of the page is not there for anybody.
+    await Promise.any([
+      this.page.waitForSelector(byName('link', name)),
+      this.page.waitForSelector(byName('button', more)),
+    ]);
     if (!(await this.page.$(byName('link', name)))) await this.press(more);
     await this.follow(name);
   }

@@ -107,7 +107,7 @@ it('draws a bed by dragging, moves it by keyboard, and takes it all back', async
   await hand.press(w.kit.save);
   await hand.reads('Drawn bed saved.');
   await hand.press(w.ground.arrange);
-  await page.focus('svg [aria-label^="Drawn bed"]');
+  await page.$eval('svg [aria-label^="Drawn bed"]', (bed) => (bed as SVGElement).focus());
   await page.keyboard.press('ArrowRight');
   await hand.reads('Drawn bed moved.');
   for (const _ of ['the move', 'the bed']) {

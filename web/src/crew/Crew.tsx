@@ -7,6 +7,7 @@ import { useDates } from '../kit/dates.ts';
 import { useCoordinates, useHere, useList, useWrite } from '../kit/garden.ts';
 import { useNotices } from '../kit/notices.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { PersonSheet } from './PersonSheet.tsx';
 
 /** The people of the garden: who is here, what they hold, who waits. */
@@ -66,7 +67,7 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
   const coordinates = useCoordinates();
   const dates = useDates();
   const beds = useList('beds');
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   const held = (person: Person) =>
     (beds.data ?? [])
       .filter((bed) => bed.tenures.some((tenure) => tenure.year === year && tenure.personId === person.id))

@@ -10,6 +10,7 @@ import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { EntryList } from '../log/EntryList.tsx';
 import { PlantingRow } from '../season/PlantingRow.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { BedSheet } from './BedSheet.tsx';
 import { tenureIn } from './bedShape.ts';
 import { useGrowing } from './Ground.tsx';
@@ -42,7 +43,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
   const growing = useGrowing();
   const { length, area } = useMeasure();
   const [editing, setEditing] = useState(false);
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   const taps = (landmarks.data ?? []).filter((landmark) => landmark.kind === 'tap');
   const tap = taps.length > 0 ? Math.min(...taps.map((one) => distanceTo(bed, one))) : null;
   const facts = [
@@ -76,6 +77,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
       <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_20rem]">
         <div className="flex min-w-0 flex-col gap-8">
           {role !== 'receiver' && <Plantings bed={bed} year={year} />}
+          {role !== 'receiver' && <Plantings bed={bed} year={year + 1} onlyWithSome />}
           {role !== 'receiver' && (
             <section className="furrow">
               <h2>{t('happened')}</h2>
@@ -124,10 +126,12 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
   );
 }
 
-function Plantings({ bed, year }: { bed: Bed; year: number }) {
+/** The plantings of a season in this bed; the coming season is shown once it has some. */
+function Plantings({ bed, year, onlyWithSome = false }: { bed: Bed; year: number; onlyWithSome?: boolean }) {
   const { t } = useTranslation('ground');
   const coordinates = useCoordinates();
   const plantings = useSeasonList('plantings', year);
+  if (onlyWithSome && !plantings.data?.some((planting) => planting.bedId === bed.id)) return null;
   return (
     <section className="furrow">
       <h2>{t('season', { year })}</h2>

@@ -10,6 +10,7 @@ import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useCoordinates, useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { BedSheet } from './BedSheet.tsx';
 import { tenureIn } from './bedShape.ts';
 import { LandmarkSheet } from './LandmarkSheet.tsx';
@@ -19,7 +20,7 @@ import { tenureFill } from './tenureLook.ts';
 /** The families in each bed this season, in the order of their plantings. */
 export function useGrowing(): Map<string, Family[]> {
   const { garden, role } = useHere();
-  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  const plantings = useSeasonList('plantings', seasonYearOf(garden, garden.today));
   return useMemo(() => {
     const growing = new Map<string, Family[]>();
     if (role === 'receiver') return growing;
@@ -127,7 +128,7 @@ export default function Ground() {
 function Legend({ beds }: { beds: Bed[] }) {
   const { t } = useTranslation('ground');
   const { garden } = useHere();
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   const kinds = [...new Set(beds.map((bed) => tenureIn(bed, year)?.kind ?? 'none'))];
   return (
     <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm">
@@ -147,7 +148,7 @@ function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]
   const { t } = useTranslation('ground');
   const { garden } = useHere();
   const { length, area, number } = useMeasure();
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   if (beds.length === 0) return null;
   const total = beds.reduce((sum, bed) => sum + areaOf(bed), 0);
   return (

@@ -9,6 +9,7 @@ import { useTranslation } from 'react-i18next';
 import { FamilyGlyph } from '../kit/FamilyMark.tsx';
 import { useHere } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
+import { seasonYearOf } from '../season/year.ts';
 import { tenureIn } from './bedShape.ts';
 import { tenureFill } from './tenureLook.ts';
 
@@ -54,7 +55,7 @@ export function Plan({
   const { garden } = useHere();
   const { system } = useMeasure();
   const step = snapStep(system);
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   const frame = useMemo(() => {
     const around = extentOf([...beds, ...landmarks]) ?? EMPTY;
     return {

@@ -13,7 +13,10 @@ import { useNotices } from './notices.ts';
 
 export const queries = new QueryClient({
   defaultOptions: {
+    // Without a connection a write must fail at once and say so, not wait unseen.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       staleTime: 5_000,
       retry: (count, error) => error instanceof Refused && error.problem.code === 'unreachable' && count < 2,
     },

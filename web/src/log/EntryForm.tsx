@@ -8,11 +8,12 @@ import { v7 as newId } from 'uuid';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { Field, useBodyForm } from '../kit/form.tsx';
-import { useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
+import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { usePreferences } from '../kit/preferences.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { useMoveWords } from '../season/Moves.tsx';
 import { useCropNames } from '../season/names.ts';
+import { useBothSeasons } from '../season/year.ts';
 
 interface Values {
   kind: EntryInput['kind'];
@@ -52,7 +53,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const dates = useDates();
   const moveWords = useMoveWords();
   const beds = useList('beds');
-  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  const plantings = useBothSeasons('plantings');
   const save = useWrite('saveEntry', ({ data }) => {
     const next = data.moved.find((move) => move.kind === 'firstPick') ?? data.moved.at(-1);
     const said = t(`log:logged.${data.entry.kind}`, {

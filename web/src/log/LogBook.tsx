@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { HarvestTotals } from '../harvest/HarvestTotals.tsx';
 import { useHere, useLeads } from '../kit/garden.ts';
+import { seasonYearOf } from '../season/year.ts';
 import { ChangeList } from './ChangeList.tsx';
 import { EntryList } from './EntryList.tsx';
 
@@ -20,7 +21,7 @@ export default function LogBook() {
   return (
     <div className="flex flex-col gap-6">
       <h1>{t('title')}</h1>
-      <HarvestTotals year={Number(garden.today.slice(0, 4))} />
+      <HarvestTotals year={seasonYearOf(garden, garden.today)} />
       <section className="furrow">
         <div className="flex flex-wrap items-center justify-between gap-3">
           <div className="flex">

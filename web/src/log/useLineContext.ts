@@ -1,13 +1,14 @@
 import { crops } from '@unity-acre/core/crops';
 import type { LineContext } from '@unity-acre/core/log';
 import { useMemo } from 'react';
-import { useHere, useList, useSeasonList } from '../kit/garden.ts';
+import { useHere, useList } from '../kit/garden.ts';
+import { useBothSeasons } from '../season/year.ts';
 
 /** What a line may speak of: this garden's beds, and its plantings that are not over. */
 export function useLineContext(): LineContext {
   const { garden } = useHere();
   const beds = useList('beds');
-  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  const plantings = useBothSeasons('plantings');
   return useMemo(
     () => ({
       today: garden.today,

@@ -5,6 +5,7 @@ import { area, line } from 'd3-shape';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
 import { useHere } from '../kit/garden.ts';
+import { seasonYearOf } from '../season/year.ts';
 
 const WIDTH = 480;
 const HEIGHT = 170;
@@ -15,7 +16,7 @@ export function FrostChart() {
   const { garden } = useHere();
   const { t } = useTranslation('place');
   const dates = useDates();
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   // In the south the growing season lies across the new year: draw the year around it.
   const first = garden.latitude >= 0 ? dayIn(year, '01-01') : dayIn(year, '07-01');
   const days = Array.from({ length: 365 }, (_, n) => ({

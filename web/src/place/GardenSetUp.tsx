@@ -15,6 +15,7 @@ import { useBodyForm } from '../kit/form.tsx';
 import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { FrostChart } from './FrostChart.tsx';
 import { GardenFields, type GardenValues, gardenBody, gardenValues } from './gardenForm.tsx';
 
@@ -70,7 +71,7 @@ function PlaceFacts() {
   const { garden } = useHere();
   const dates = useDates();
   const { number } = useMeasure();
-  const year = Number(garden.today.slice(0, 4));
+  const year = seasonYearOf(garden, garden.today);
   const { lastFrost, firstFrost } = frostDates(garden, year);
   const sun = (day: string) => ({
     hours: number(dayLengthHours(day, garden.latitude, garden.longitude), 1),

@@ -12,7 +12,7 @@ import { sidesOf } from '../ground/bedShape.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { Field, useBodyForm } from '../kit/form.tsx';
-import { useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
+import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
@@ -20,6 +20,7 @@ import { useCropNames } from './names.ts';
 import { PackingDrawing } from './PackingDrawing.tsx';
 import { Reasons } from './Reasons.tsx';
 import { StepsChart } from './StepsChart.tsx';
+import { useBothSeasons } from './year.ts';
 
 interface Values {
   cropId: string;
@@ -38,9 +39,8 @@ interface Values {
 export default function Planner() {
   const { bedId, plantingId } = useParams();
   const { t } = useTranslation('ground');
-  const { garden } = useHere();
   const beds = useList('beds');
-  const plantings = useSeasonList('plantings', Number(garden.today.slice(0, 4)));
+  const plantings = useBothSeasons('plantings');
   return (
     <Loaded of={beds}>
       {(list) => {

@@ -15,7 +15,7 @@ import { useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useCropNames } from './names.ts';
 import { type Span, spansOf } from './spans.ts';
-import { monthsBetween } from './year.ts';
+import { monthsBetween, seasonYearOf } from './year.ts';
 
 const NAME_PX = 108;
 const WIDTH = 1180;
@@ -28,7 +28,7 @@ export default function Season() {
   const { t } = useTranslation('season');
   const { garden } = useHere();
   const [search, setSearch] = useSearchParams();
-  const thisYear = Number(garden.today.slice(0, 4));
+  const thisYear = seasonYearOf(garden, garden.today);
   const year = Number(search.get('year')) || thisYear;
   const beds = useList('beds');
   const plantings = useSeasonList('plantings', year);

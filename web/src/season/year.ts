@@ -1,5 +1,9 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import type { AnswerOf } from '@unity-acre/contract';
 import type { Garden } from '@unity-acre/contract/place';
 import { addDays, type Day } from '@unity-acre/core/calendar';
+import { useMemo } from 'react';
+import { useHere, useSeasonList } from '../kit/garden.ts';
 
 /** First days of the months between two days. */
 export function monthsBetween(from: Day, to: Day): Day[] {
@@ -17,3 +21,18 @@ export const seasonYearOf = (garden: Garden, day: Day): number => {
   const year = Number(day.slice(0, 4));
   return garden.latitude < 0 && day.slice(5) < '07-01' ? year - 1 : year;
 };
+
+type ByYear = 'plantings' | 'tasks';
+
+/**
+ * A list of the season that is and the one after it: in November people plan and call sessions for the spring. Nothing
+ * is given before both are there.
+ */
+export function useBothSeasons<Name extends ByYear>(name: Name): UseQueryResult<AnswerOf<Name>> {
+  const { garden } = useHere();
+  const year = seasonYearOf(garden, garden.today);
+  const now = useSeasonList(name, year);
+  const next = useSeasonList(name, year + 1);
+  const data = useMemo(() => now.data && next.data && [...now.data, ...next.data], [now.data, next.data]);
+  return { ...(now.isError ? now : next), data } as UseQueryResult<AnswerOf<Name>>;
+}

@@ -4,8 +4,9 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
-import { useHere, useLeads, useList, useSeasonList } from '../kit/garden.ts';
+import { useHere, useLeads, useList } from '../kit/garden.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { useBothSeasons } from '../season/year.ts';
 import { CalendarAddress } from './CalendarAddress.tsx';
 import { SessionRow } from './SessionRow.tsx';
 import { SessionSheet } from './SessionSheet.tsx';
@@ -16,7 +17,7 @@ export default function Sessions() {
   const { garden } = useHere();
   const leads = useLeads();
   const sessions = useList('sessions');
-  const tasks = useSeasonList('tasks', Number(garden.today.slice(0, 4)));
+  const tasks = useBothSeasons('tasks');
   const [search, setSearch] = useSearchParams();
   // A task on another screen may ask for a session of its own.
   const wanted = search.get('task');

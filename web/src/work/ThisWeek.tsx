@@ -7,11 +7,11 @@ import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useDates } from '../kit/dates.ts';
-import { useHere, useLeads, useList, useSeasonList } from '../kit/garden.ts';
+import { useHere, useLeads, useList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useCropNames } from '../season/names.ts';
-import { seasonYearOf } from '../season/year.ts';
+import { seasonYearOf, useBothSeasons } from '../season/year.ts';
 import { SessionRow } from './SessionRow.tsx';
 import { TaskRow } from './TaskRow.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
@@ -48,15 +48,13 @@ export default function ThisWeek() {
 
 function ForReceiver() {
   const { garden } = useHere();
-  return <HarvestTotals year={Number(garden.today.slice(0, 4))} />;
+  return <HarvestTotals year={seasonYearOf(garden, garden.today)} />;
 }
 
 function Week() {
-  const { garden } = useHere();
-  const year = Number(garden.today.slice(0, 4));
   const sessions = useList('sessions');
-  const tasks = useSeasonList('tasks', year);
-  const plantings = useSeasonList('plantings', year);
+  const tasks = useBothSeasons('tasks');
+  const plantings = useBothSeasons('plantings');
   return (
     <Loaded of={sessions}>
       {(sessionList) => (
