@@ -69,6 +69,7 @@ export function Plan({
   const svg = useRef<SVGSVGElement>(null);
   const ground = useRef<SVGGElement>(null);
   const zooming = useRef<ZoomBehavior<SVGSVGElement, unknown>>(null);
+  const [shownSvg, setShownSvg] = useState<SVGSVGElement | null>(null);
   const [transform, setTransform] = useState(zoomIdentity);
   const [drawn, setDrawn] = useState<Rectangle | null>(null);
   const [moving, setMoving] = useState<{ id: string; x: number; y: number } | null>(null);
@@ -84,6 +85,8 @@ export function Plan({
       })
       .on('zoom', (event: D3ZoomEvent<SVGSVGElement, unknown>) => setTransform(event.transform));
     zooming.current = behaviour;
+    // The scale bar is measured on the drawing, so it can only be drawn once the drawing is there.
+    setShownSvg(svg.current);
     const selection = select(svg.current!);
     selection.call(behaviour).on('dblclick.zoom', null);
     return () => {
@@ -205,7 +208,7 @@ export function Plan({
       {drawn && <DrawnSize shape={drawn} />}
       {!small && (
         <>
-          <ScaleBar metresAcross={frame.width / transform.k} svg={svg.current} />
+          <ScaleBar metresAcross={frame.width / transform.k} svg={shownSvg} />
           <div className="absolute top-2 right-2 flex flex-col gap-1">
             <button
               type="button"
