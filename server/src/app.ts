@@ -22,6 +22,8 @@ export interface AppOptions {
   version: string;
   /** the address people use; asked at each request, since a free port is known only after listening */
   publicUrl: () => string;
+  /** true where no public address is set: pages may write by whatever name this server was reached */
+  sameHost: boolean;
   /** other addresses whose pages may write, such as the developers' page server */
   otherOrigins?: readonly string[];
   /** the folder of the built interface; null serves none */
@@ -75,7 +77,7 @@ export function createApp(options: AppOptions): Express {
   });
   app.use(
     '/api',
-    ownPagesOnly(() => [publicUrl(), ...(options.otherOrigins ?? [])]),
+    ownPagesOnly(() => [publicUrl(), ...(options.otherOrigins ?? [])], options.sameHost),
   );
   app.use(compression());
   app.use(express.json({ limit: LARGEST_BODY, strict: false }));

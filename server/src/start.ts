@@ -44,7 +44,7 @@ export async function start(options: StartOptions): Promise<Running> {
     const host = ['0.0.0.0', '::'].includes(settings.host) ? 'localhost' : settings.host;
     return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
   };
-  const app = createApp({ ...options, store, logger, publicUrl: url });
+  const app = createApp({ ...options, store, logger, publicUrl: url, sameHost: settings.publicUrl === null });
   try {
     server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(settings.port, settings.host, (error?: Error) =>

@@ -122,6 +122,16 @@ it('refuses writes that come from other pages, or from nowhere', async () => {
   }
 });
 
+it('takes writes by another name of the same server, such as localhost', async () => {
+  const url = harness.running.url.replace('127.0.0.1', 'localhost');
+  const response = await fetch(`${url}/api/sign-in`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json', origin: url },
+    body: JSON.stringify({ email: 'cleo@example.org', password }),
+  });
+  expect(response.status).toBe(200);
+});
+
 it('sends a strict content policy', async () => {
   const { headers } = await harness.ask('health');
   const policy = headers.get('content-security-policy')!;

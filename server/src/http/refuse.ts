@@ -4,13 +4,17 @@ import { Refusal } from './refusal.ts';
 
 const methodsThatWrite = new Set(['POST', 'PUT', 'PATCH', 'DELETE']);
 
-/** Writes are taken only from this installation's own pages: browsers always name where a write comes from. */
+/**
+ * Writes are taken only from this installation's own pages: browsers always name where a write comes from.
+ * @param origins addresses whose pages may write
+ * @param sameHost true where no public address is set, so that pages are this server's own by whatever name it was reached
+ */
 export const ownPagesOnly =
-  (origins: () => readonly string[]): RequestHandler =>
+  (origins: () => readonly string[], sameHost: boolean): RequestHandler =>
   (request, _response, next) => {
-    if (methodsThatWrite.has(request.method) && !origins().includes(String(request.headers.origin))) {
-      throw new Refusal('wrongOrigin');
-    }
+    const { origin, host } = request.headers;
+    const own = origins().includes(String(origin)) || (sameHost && origin === `http://${host}`);
+    if (methodsThatWrite.has(request.method) && !own) throw new Refusal('wrongOrigin');
     next();
   };
 
