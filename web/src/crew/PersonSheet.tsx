@@ -3,11 +3,11 @@ import { type Person, personInput } from '@unity-acre/contract/crew';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
-import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm } from '../kit/form.tsx';
 import { useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
+import { SheetActions } from '../kit/SheetActions.tsx';
 
 interface Values {
   name: string;
@@ -90,23 +90,15 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
           {(props) => <input {...props} {...form.register('waitingSince')} type="date" className="input" />}
         </Field>
         <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
-        <div className="flex flex-wrap gap-2">
-          <Button type="submit" look="act" disabled={form.busy}>
-            {t('kit:save')}
-          </Button>
-          <Button onClick={onClose}>{t('kit:cancel')}</Button>
-          {person && (
-            <Button
-              look="danger"
-              className="ml-auto"
-              onClick={() =>
-                remove.mutate({ params: { id }, ifMatch: person.version }, { onSuccess: onClose })
-              }
-            >
-              {t('kit:remove')}
-            </Button>
-          )}
-        </div>
+        <SheetActions
+          busy={form.busy}
+          onCancel={onClose}
+          onRemove={
+            person
+              ? () => remove.mutate({ params: { id }, ifMatch: person.version }, { onSuccess: onClose })
+              : undefined
+          }
+        />
       </form>
     </Sheet>
   );

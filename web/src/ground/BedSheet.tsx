@@ -3,12 +3,12 @@ import type { Rectangle } from '@unity-acre/core/ground';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
-import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm } from '../kit/form.tsx';
 import { useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
+import { SheetActions } from '../kit/SheetActions.tsx';
 
 interface Values {
   name: string;
@@ -90,23 +90,16 @@ export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
           {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
         </Field>
         <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
-        <div className="flex flex-wrap gap-2">
-          <Button type="submit" look="act" disabled={form.busy}>
-            {t('kit:save')}
-          </Button>
-          <Button onClick={onClose}>{t('kit:cancel')}</Button>
-          {bed && (
-            <Button
-              look="danger"
-              className="ml-auto"
-              onClick={() =>
-                remove.mutate({ params: { id }, ifMatch: bed.version }, { onSuccess: onRemoved ?? onClose })
-              }
-            >
-              {t('kit:remove')}
-            </Button>
-          )}
-        </div>
+        <SheetActions
+          busy={form.busy}
+          onCancel={onClose}
+          onRemove={
+            bed
+              ? () =>
+                  remove.mutate({ params: { id }, ifMatch: bed.version }, { onSuccess: onRemoved ?? onClose })
+              : undefined
+          }
+        />
       </form>
     </Sheet>
   );

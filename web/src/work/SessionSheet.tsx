@@ -3,11 +3,11 @@ import { addDays, weekday } from '@unity-acre/core/calendar';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
-import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
 import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
+import { SheetActions } from '../kit/SheetActions.tsx';
 import { useTaskSentence } from './sentence.ts';
 
 interface Values {
@@ -154,23 +154,16 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
           {(props) => <textarea {...props} {...form.register('note')} rows={3} className="input" />}
         </Field>
         <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
-        <div className="flex flex-wrap gap-2">
-          <Button type="submit" look="act" disabled={form.busy}>
-            {t('kit:save')}
-          </Button>
-          <Button onClick={onClose}>{t('kit:cancel')}</Button>
-          {session && (
-            <Button
-              look="danger"
-              className="ml-auto"
-              onClick={() =>
-                remove.mutate({ params: { id }, ifMatch: session.version }, { onSuccess: onClose })
-              }
-            >
-              {t('work:callOff')}
-            </Button>
-          )}
-        </div>
+        <SheetActions
+          busy={form.busy}
+          onCancel={onClose}
+          removeWords={t('work:callOff')}
+          onRemove={
+            session
+              ? () => remove.mutate({ params: { id }, ifMatch: session.version }, { onSuccess: onClose })
+              : undefined
+          }
+        />
       </form>
     </Sheet>
   );
