@@ -6,23 +6,56 @@ export type MonthDay = string;
 export type ClockTime = string;
 
 const DAY_MS = 86_400_000;
+const DAYS_IN_400_YEARS = 146_097;
+/** Days from 1 March of the year 0 to 1 January 1970. */
+const EPOCH_SHIFT = 719_468;
 
-/** Days since 1 January 1970; plain dates have no time zone, so every day is as long as the next. */
-function epochDay(day: Day): number {
-  const instant = Date.parse(`${day}T00:00:00Z`);
-  if (Number.isNaN(instant)) throw new RangeError(`not a date: ${day}`);
-  return instant / DAY_MS;
+/**
+ * Days since 1 January 1970; plain dates have no time zone, so every day is as long as the next.
+ * Counted in integers, since reckoning a garden asks for it hundreds of thousands of times.
+ * Source: Hinnant, "chrono-Compatible Low-Level Date Algorithms", days_from_civil.
+ * @throws RangeError for text that is not a date
+ */
+export function dayNumber(day: Day): number {
+  const year = Number(day.slice(0, 4));
+  const month = Number(day.slice(5, 7));
+  const date = Number(day.slice(8));
+  if (day.length !== 10 || !(month >= 1 && month <= 12 && date >= 1 && date <= 31 && year >= 0)) {
+    throw new RangeError(`not a date: ${day}`);
+  }
+  const marchYear = month > 2 ? year : year - 1;
+  const era = Math.floor(marchYear / 400);
+  const ofEra = marchYear - era * 400;
+  const ofYear = Math.floor((153 * (month + (month > 2 ? -3 : 9)) + 2) / 5) + date - 1;
+  const dayOfEra = ofEra * 365 + Math.floor(ofEra / 4) - Math.floor(ofEra / 100) + ofYear;
+  return era * DAYS_IN_400_YEARS + dayOfEra - EPOCH_SHIFT;
 }
 
-const dayOfEpoch = (days: number): Day => new Date(days * DAY_MS).toISOString().slice(0, 10);
+const twoDigits = Array.from({ length: 100 }, (_, n) => String(n).padStart(2, '0'));
+
+/** The day of a day number. Source: as `dayNumber`, civil_from_days. */
+export function dayOfNumber(number: number): Day {
+  const shifted = number + EPOCH_SHIFT;
+  const era = Math.floor(shifted / DAYS_IN_400_YEARS);
+  const dayOfEra = shifted - era * DAYS_IN_400_YEARS;
+  const ofEra = Math.floor(
+    (dayOfEra -
+      Math.floor(dayOfEra / 1460) +
+      Math.floor(dayOfEra / 36_524) -
+      Math.floor(dayOfEra / (DAYS_IN_400_YEARS - 1))) /
+      365,
+  );
+  const ofYear = dayOfEra - (365 * ofEra + Math.floor(ofEra / 4) - Math.floor(ofEra / 100));
+  const marchMonth = Math.floor((5 * ofYear + 2) / 153);
+  const date = ofYear - Math.floor((153 * marchMonth + 2) / 5) + 1;
+  const month = marchMonth < 10 ? marchMonth + 3 : marchMonth - 9;
+  const year = ofEra + era * 400 + (month <= 2 ? 1 : 0);
+  return `${twoDigits[Math.floor(year / 100)]}${twoDigits[year % 100]}-${twoDigits[month]}-${twoDigits[date]}`;
+}
 
 /** True for a date that exists: `2026-02-29` is not one. */
-export function isDay(text: string): boolean {
-  if (!/^\d{4}-\d{2}-\d{2}$/.test(text)) return false;
-  // Engines take 30 February for 2 March, so only a date that comes back as it went in exists.
-  const instant = Date.parse(`${text}T00:00:00Z`);
-  return !Number.isNaN(instant) && dayOfEpoch(instant / DAY_MS) === text;
-}
+export const isDay = (text: string): boolean =>
+  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text) && dayOfNumber(dayNumber(text)) === text;
 
 /** True for a month and day that exist in every year: `02-29` is not one. */
 export const isMonthDay = (text: string): boolean => /^\d{2}-\d{2}$/.test(text) && isDay(`2023-${text}`);
@@ -31,16 +64,16 @@ export const isMonthDay = (text: string): boolean => /^\d{2}-\d{2}$/.test(text) 
 export const isClockTime = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
 
 /** The day `days` after `day`; negative goes back. @throws RangeError for text that is not a date */
-export const addDays = (day: Day, days: number): Day => dayOfEpoch(epochDay(day) + days);
+export const addDays = (day: Day, days: number): Day => dayOfNumber(dayNumber(day) + days);
 
 /** Days from `from` to `to`; negative where `to` is earlier. */
-export const daysBetween = (from: Day, to: Day): number => epochDay(to) - epochDay(from);
+export const daysBetween = (from: Day, to: Day): number => dayNumber(to) - dayNumber(from);
 
 /** 1 for Monday … 7 for Sunday (ISO 8601). */
-export const weekday = (day: Day): number => ((((epochDay(day) + 3) % 7) + 7) % 7) + 1;
+export const weekday = (day: Day): number => ((((dayNumber(day) + 3) % 7) + 7) % 7) + 1;
 
 /** Noon of a day at Greenwich, milliseconds since the epoch. */
-export const noonAtGreenwich = (day: Day): number => (epochDay(day) + 0.5) * DAY_MS;
+export const noonAtGreenwich = (day: Day): number => (dayNumber(day) + 0.5) * DAY_MS;
 
 /** The Monday of the week that `day` is in. */
 export const weekStart = (day: Day): Day => addDays(day, 1 - weekday(day));
@@ -51,6 +84,26 @@ export const yearOf = (day: Day): number => Number(day.slice(0, 4));
 /** `monthDay` in `year`. */
 export const dayIn = (year: number, monthDay: MonthDay): Day =>
   `${String(year).padStart(4, '0')}-${monthDay}`;
+
+/** First days of the months of a year without a leap day, counted from 0. */
+const monthStarts = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
+
+/** Place of a date in a year of 365 days, 0 for 1 January; 29 February shares the place of the 28th. */
+export function yearDay(day: Day): number {
+  const month = Number(day.slice(5, 7));
+  const date = Number(day.slice(8));
+  return monthStarts[month - 1]! + (month === 2 && date === 29 ? 27 : date - 1);
+}
+
+/** The date at a place in a year of 365 days; places beyond either end lie in the years around it. */
+export function dayOfYearDay(year: number, place: number): Day {
+  const whole = Math.round(place);
+  const inYear = year + Math.floor(whole / 365);
+  const rest = ((whole % 365) + 365) % 365;
+  const first = dayNumber(`${String(inYear).padStart(4, '0')}-01-01`);
+  const leap = inYear % 4 === 0 && (inYear % 100 !== 0 || inYear % 400 === 0);
+  return dayOfNumber(first + rest + (leap && rest > 58 ? 1 : 0));
+}
 
 export const earlierOf = (a: Day, b: Day): Day => (a < b ? a : b);
 export const laterOf = (a: Day, b: Day): Day => (a > b ? a : b);

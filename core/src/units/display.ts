@@ -49,6 +49,13 @@ export function showWeight(grams: number, system: UnitSystem): Shown<WeightUnit>
     : { value: grams / 1000, unit: 'kg', decimals: 1 };
 }
 
+/** How rain is shown: inches or millimetres. @param millimetres depth of water, mm */
+export function showRain(millimetres: number, system: UnitSystem): Shown<'in' | 'mm'> {
+  return system === 'imperial'
+    ? { value: fromMetres(millimetres / 1000, 'in'), unit: 'in', decimals: 2 }
+    : { value: millimetres, unit: 'mm', decimals: 0 };
+}
+
 /** How a temperature is shown. @param celsius temperature, °C */
 export function showTemperature(celsius: number, system: UnitSystem): Shown<'°F' | '°C'> {
   return system === 'imperial'
