@@ -69,6 +69,18 @@ export function solarNoon(day: Day, longitude: number): number {
 export const noonAltitude = (day: Day, latitude: number, longitude: number): number =>
   sunPosition(solarNoon(day, longitude), latitude, longitude).altitude;
 
+/** The sun's day: instants, milliseconds since the epoch. Null where it does not rise or does not set. */
+export function sunTimes(
+  day: Day,
+  latitude: number,
+  longitude: number,
+): { rise: number | null; noon: number; set: number | null } {
+  const noon = solarNoon(day, longitude);
+  const hours = dayLengthHours(day, latitude, longitude);
+  if (hours === 0 || hours === 24) return { rise: null, noon, set: null };
+  return { rise: noon - hours * 1_800_000, noon, set: noon + hours * 1_800_000 };
+}
+
 /** Hours from sunrise to sunset on `day`: 0 in polar night, 24 under the midnight sun. */
 export function dayLengthHours(day: Day, latitude: number, longitude: number): number {
   const phi = latitude * RADIANS;

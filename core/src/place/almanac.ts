@@ -1,0 +1,205 @@
+import type { Day } from '../calendar/index.ts';
+import type { Climate } from './climate.ts';
+import {
+  type DateSpread,
+  placeForEarlier,
+  placeForLater,
+  shareAfter,
+  shareBy,
+  spreadAt,
+} from './dateSpread.ts';
+import { expectedDegreeDays } from './degreeDays.ts';
+import { daylightHours } from './radiation.ts';
+import { calendarPlace, dayInSeason, placeInSeason, seasonYearOf, YEAR } from './seasonYear.ts';
+import { type SoilCover, soilTemperatures } from './soilTemperature.ts';
+import { curveAt } from './weatherModel.ts';
+
+/** Season years that running sums reach over: a season, the winter after it, and one more for what overwinters. */
+const SUMMED_YEARS = 3;
+
+/**
+ * What the year of a garden, or of one bed, is like: everything that dates are reckoned from, drawn out of the
+ * climate once and then only looked up. Places count days of the season year (see `seasonYear.ts`).
+ */
+export class Almanac {
+  readonly latitude: number;
+  /** mean daily minimum, maximum and mean by place, °C */
+  readonly low: Float64Array;
+  readonly high: Float64Array;
+  readonly mean: Float64Array;
+  /** daylight hours by place */
+  readonly light: Float64Array;
+  readonly #soils = new Map<string, Float64Array>();
+  readonly #heats = new Map<string, Float64Array>();
+
+  /** @param offsetC how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall */
+  constructor(
+    readonly climate: Climate,
+    readonly offsetC: number,
+  ) {
+    const { latitude, low, high } = climate;
+    this.latitude = latitude;
+    const each = (value: (place: number) => number) =>
+      Float64Array.from({ length: YEAR }, (_, p) => value(p));
+    this.low = each((p) => curveAt(low, calendarPlace(latitude, p)) + offsetC);
+    this.high = each((p) => curveAt(high, calendarPlace(latitude, p)) + offsetC);
+    this.mean = each((p) => (this.low[p]! + this.high[p]!) / 2);
+    this.light = each((p) => daylightHours(latitude, calendarPlace(latitude, p) + 1));
+  }
+
+  seasonYear(day: Day): number {
+    return seasonYearOf(this.latitude, day);
+  }
+
+  placeOf(year: number, day: Day): number {
+    return placeInSeason(this.latitude, year, day);
+  }
+
+  day(year: number, place: number): Day {
+    return dayInSeason(this.latitude, year, place);
+  }
+
+  /** The last spring day with a minimum at or below `thresholdC` at this spot. */
+  lastFreeze(thresholdC: number): DateSpread {
+    return spreadAt(this.climate.lastFreeze, thresholdC - this.offsetC);
+  }
+
+  /** The first autumn day with a minimum at or below `thresholdC` at this spot. */
+  firstFreeze(thresholdC: number): DateSpread {
+    return spreadAt(this.climate.firstFreeze, thresholdC - this.offsetC);
+  }
+
+  /** The day from which nights stay at or above `thresholdC` at this spot. */
+  nightsFrom(thresholdC: number): DateSpread {
+    return spreadAt(this.climate.nightsFrom, thresholdC - this.offsetC);
+  }
+
+  /** The day up to which nights stay at or above `thresholdC` at this spot. */
+  nightsUntil(thresholdC: number): DateSpread {
+    return spreadAt(this.climate.nightsUntil, thresholdC - this.offsetC);
+  }
+
+  /** Soil temperature by place at a depth, °C. @param depthMm depth, mm */
+  soil(depthMm: number, cover: SoilCover = 'bare'): Float64Array {
+    const key = `${depthMm} ${cover}`;
+    let soil = this.#soils.get(key);
+    if (!soil) {
+      const { latitude } = this;
+      const air = {
+        low: this.low,
+        high: this.high,
+        dayOfYear: (i: number) => calendarPlace(latitude, i) + 1,
+      };
+      const yearMean = this.mean.reduce((sum, value) => sum + value, 0) / YEAR;
+      // A first round finds the temperature that midwinter begins with.
+      const once = soilTemperatures(air, latitude, depthMm, cover, yearMean, yearMean);
+      soil = soilTemperatures(air, latitude, depthMm, cover, yearMean, once[YEAR - 1]!);
+      this.#soils.set(key, soil);
+    }
+    return soil;
+  }
+
+  /**
+   * Warmth gathered from midwinter to each place, degree days above `base` with means counted up to `cap`; growth
+   * slows in days shorter than twelve hours and is counted down with them.
+   * Reaches over three season years.
+   */
+  heat(base: number, cap: number): Float64Array {
+    const key = `${base} ${cap}`;
+    let heat = this.#heats.get(key);
+    if (!heat) {
+      heat = new Float64Array(YEAR * SUMMED_YEARS + 1);
+      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) {
+        const place = p % YEAR;
+        const degreeDays = expectedDegreeDays(this.mean[place]!, this.climate.spreadC, base, cap);
+        heat[p + 1] = heat[p]! + degreeDays * Math.min(1, this.light[place]! / 12);
+      }
+      this.#heats.set(key, heat);
+    }
+    return heat;
+  }
+}
+
+/**
+ * Degree days above `base` to be expected from midwinter to each place of a usual year.
+ * @returns one sum for each place from 0 to 365
+ */
+export function expectedWarmth({ mean, climate }: Almanac, base: number): Float64Array {
+  const sums = new Float64Array(YEAR + 1);
+  for (let p = 0; p < YEAR; p++)
+    sums[p + 1] = sums[p]! + expectedDegreeDays(mean[p]!, climate.spreadC, base, Number.POSITIVE_INFINITY);
+  return sums;
+}
+
+const almanacs = new WeakMap<Climate, Map<number, Almanac>>();
+
+/** The almanac of a climate, or of a spot in it; made once for each. */
+export function almanacOf(climate: Climate, offsetC = 0): Almanac {
+  let spots = almanacs.get(climate);
+  if (!spots) {
+    spots = new Map();
+    almanacs.set(climate, spots);
+  }
+  let almanac = spots.get(offsetC);
+  if (!almanac) {
+    almanac = new Almanac(climate, offsetC);
+    spots.set(offsetC, almanac);
+  }
+  return almanac;
+}
+
+/** The frosts that bound a growing season, in the median year; null where most years have none. */
+export interface FrostDates {
+  lastFrost: Day | null;
+  firstFrost: Day | null;
+}
+
+/** The median frosts of the season year `year`. */
+export function frostDates(almanac: Almanac, year: number): FrostDates {
+  return {
+    lastFrost: lastFreezeDay(almanac, year, 0, 0.5),
+    firstFrost: firstFreezeDay(almanac, year, 0, 0.5),
+  };
+}
+
+/** The day after which a minimum at or below the threshold comes in only `risk` of the springs. */
+export function lastFreezeDay(almanac: Almanac, year: number, thresholdC: number, risk: number): Day | null {
+  const place = placeForLater(almanac.lastFreeze(thresholdC), risk);
+  return place === null ? null : almanac.day(year, place);
+}
+
+/** The day by which a minimum at or below the threshold has come in `risk` of the autumns. */
+export function firstFreezeDay(almanac: Almanac, year: number, thresholdC: number, risk: number): Day | null {
+  const place = placeForEarlier(almanac.firstFreeze(thresholdC), risk);
+  return place === null ? null : almanac.day(year, place);
+}
+
+/** Days between the median frosts; the whole year where one is missing. */
+export function growingDays(almanac: Almanac): number {
+  const last = placeForLater(almanac.lastFreeze(0), 0.5);
+  const first = placeForEarlier(almanac.firstFreeze(0), 0.5);
+  return last === null || first === null ? YEAR : Math.round(first) - Math.round(last);
+}
+
+/**
+ * Share of years in which a minimum at or below the threshold comes on `day` or later in spring, or has come by it in
+ * autumn, whichever season is nearer: what a plant standing outdoors would face.
+ */
+export function freezeRisk(almanac: Almanac, day: Day, thresholdC = 0): number {
+  const place = almanac.placeOf(almanac.seasonYear(day), day);
+  return Math.max(
+    shareAfter(almanac.lastFreeze(thresholdC), place),
+    shareBy(almanac.firstFreeze(thresholdC), place),
+  );
+}
+
+/** Share of years in which nights have come to stay at or above the threshold by `day` and not yet fallen again. */
+export function steadyNightShare(almanac: Almanac, day: Day, thresholdC: number): number {
+  const place = almanac.placeOf(almanac.seasonYear(day), day);
+  return Math.max(
+    0,
+    shareBy(almanac.nightsFrom(thresholdC), place) +
+      shareAfter(almanac.nightsUntil(thresholdC), place) -
+      almanac.nightsUntil(thresholdC).share,
+  );
+}

@@ -1,0 +1,70 @@
+import { normalQuantile, normalShare } from './normal.ts';
+
+/**
+ * When something happens in a year: mean and spread over the years in which it does, and the share of years in which
+ * it does at all. Places count days of the season year.
+ * Source: the mixed distribution of Thom & Shaw, "Climatological analysis of freeze data", Monthly Weather Review
+ * 86 (1958), on which the freeze tables of the U.S. climate normals (Climatography of the U.S. No. 20) rest.
+ */
+export interface DateSpread {
+  mean: number;
+  /** standard deviation, days */
+  sd: number;
+  /** 0–1 */
+  share: number;
+}
+
+/** From yearly places; null is a year without. @returns share 0 where no year has one */
+export function spreadOf(places: readonly (number | null)[]): DateSpread {
+  const had = places.filter((place) => place !== null);
+  if (had.length === 0) return { mean: 0, sd: 1, share: 0 };
+  const mean = had.reduce((sum, place) => sum + place, 0) / had.length;
+  const squares = had.reduce((sum, place) => sum + (place - mean) ** 2, 0);
+  // Two years alike say little about how far years differ: one day is the least spread.
+  const sd = had.length < 2 ? 1 : Math.max(1, Math.sqrt(squares / (had.length - 1)));
+  return { mean, sd, share: had.length / places.length };
+}
+
+/** Share of years in which it happens after `place`. */
+export const shareAfter = ({ mean, sd, share }: DateSpread, place: number): number =>
+  share * (1 - normalShare((place - mean) / sd));
+
+/** Share of years in which it has happened by `place`. */
+export const shareBy = ({ mean, sd, share }: DateSpread, place: number): number =>
+  share * normalShare((place - mean) / sd);
+
+/** The place after which it happens in only `risk` of the years; null where fewer years have it at all. */
+export function placeForLater(spread: DateSpread, risk: number): number | null {
+  const among = risk / spread.share;
+  return among < 1 ? spread.mean + normalQuantile(1 - among) * spread.sd : null;
+}
+
+/** The place by which it has happened in `risk` of the years; null where fewer years have it at all. */
+export function placeForEarlier(spread: DateSpread, risk: number): number | null {
+  const among = risk / spread.share;
+  return among < 1 ? spread.mean + normalQuantile(among) * spread.sd : null;
+}
+
+/** Spreads by threshold, at even steps. */
+export interface SpreadTable {
+  /** the lowest threshold, °C */
+  from: number;
+  step: number;
+  spreads: DateSpread[];
+}
+
+/** The spread at a threshold, between the steps by the line between them; beyond the table its end. */
+export function spreadAt({ from, step, spreads }: SpreadTable, threshold: number): DateSpread {
+  const at = Math.min(spreads.length - 1, Math.max(0, (threshold - from) / step));
+  const below = spreads[Math.floor(at)]!;
+  const above = spreads[Math.ceil(at)]!;
+  // A threshold that no year meets has no date to draw a line to.
+  if (below.share === 0 || above.share === 0) return at % 1 < 0.5 ? below : above;
+  const t = at % 1;
+  const between = (a: number, b: number) => a + (b - a) * t;
+  return {
+    mean: between(below.mean, above.mean),
+    sd: between(below.sd, above.sd),
+    share: between(below.share, above.share),
+  };
+}

@@ -1,0 +1,55 @@
+import { groundRadiation } from './radiation.ts';
+
+/** What lies on the soil: nothing, black film, or straw. */
+export type SoilCover = 'bare' | 'film' | 'mulch';
+
+/** Share of yesterday's soil temperature in today's. Source: SWAT, as below. */
+const LAG = 0.8;
+/** Depth at which the year no longer shows, mm, for loam of middling moisture. Source: SWAT, as below, at 1.3 g/cm³. */
+const DAMPING_MM = 1100;
+const ALBEDO: Record<SoilCover, number> = { bare: 0.23, film: 0.05, mulch: 0.35 };
+/**
+ * What a cover does to the mean temperature of the surface beside its albedo, °C. Black film warms the soil about a
+ * week ahead, straw holds it back. Common practice, no source.
+ */
+const COVER_C: Record<SoilCover, number> = { bare: 0, film: 0.8, mulch: -0.8 };
+
+/** Days of a year or of weather, as daily minima and maxima in °C. */
+export interface DailyAir {
+  low: ArrayLike<number>;
+  high: ArrayLike<number>;
+  /** day of the calendar year of each day, 1 for 1 January */
+  dayOfYear(i: number): number;
+}
+
+/**
+ * Daily mean soil temperature at a depth, from the air above it: the surface follows air and sun, the depth follows
+ * the surface damped, and every day keeps four fifths of the day before.
+ * Source: Neitsch et al., Soil and Water Assessment Tool, Theoretical Documentation (2009), 1:1.3.3, equations 1:1.3.2
+ * to 1:1.3.12, without snow and standing crop; radiation by FAO-56 equation 50.
+ * @param depthMm depth, mm  @param yearMean mean air temperature of the year, °C
+ * @param start soil temperature of the day before the first, °C
+ * @returns °C for every day of `air`
+ */
+export function soilTemperatures(
+  air: DailyAir,
+  latitude: number,
+  depthMm: number,
+  cover: SoilCover,
+  yearMean: number,
+  start: number,
+): Float64Array {
+  const ratio = depthMm / DAMPING_MM;
+  const damping = ratio / (ratio + Math.exp(-0.867 - 2.078 * ratio));
+  const soil = new Float64Array(air.low.length);
+  let before = start;
+  for (let i = 0; i < soil.length; i++) {
+    const low = air.low[i]!;
+    const high = air.high[i]!;
+    const sun = groundRadiation(latitude, air.dayOfYear(i), low, high) * (1 - ALBEDO[cover]);
+    const surface = (low + high) / 2 + (((sun - 14) / 20) * (high - low)) / 2 + COVER_C[cover];
+    before = LAG * before + (1 - LAG) * (damping * (yearMean - surface) + surface);
+    soil[i] = before;
+  }
+  return soil;
+}
