@@ -1,16 +1,129 @@
-import file from './catalogue.json' with { type: 'json' };
+import alliums from './catalogue/alliums.json' with { type: 'json' };
+import asparagusFamily from './catalogue/asparagusFamily.json' with { type: 'json' };
+import beetFamily from './catalogue/beetFamily.json' with { type: 'json' };
+import bindweeds from './catalogue/bindweeds.json' with { type: 'json' };
+import borageFamily from './catalogue/borageFamily.json' with { type: 'json' };
+import brassicas from './catalogue/brassicas.json' with { type: 'json' };
+import carrotFamily from './catalogue/carrotFamily.json' with { type: 'json' };
+import coverCrops from './catalogue/coverCrops.json' with { type: 'json' };
+import cucurbits from './catalogue/cucurbits.json' with { type: 'json' };
+import daisyFamily from './catalogue/daisyFamily.json' with { type: 'json' };
+import grasses from './catalogue/grasses.json' with { type: 'json' };
+import knotweeds from './catalogue/knotweeds.json' with { type: 'json' };
+import legumes from './catalogue/legumes.json' with { type: 'json' };
+import mallows from './catalogue/mallows.json' with { type: 'json' };
+import mintFamily from './catalogue/mintFamily.json' with { type: 'json' };
+import nasturtiums from './catalogue/nasturtiums.json' with { type: 'json' };
+import nightshades from './catalogue/nightshades.json' with { type: 'json' };
+import roseFamily from './catalogue/roseFamily.json' with { type: 'json' };
 import { type Crop, cropFrom, type Variety } from './crop.ts';
-import type { CropRow } from './row.ts';
+import type { CropPatch, CropRow } from './row.ts';
+
+/** The files that ship, by family. */
+const files: readonly { crops: unknown[] }[] = [
+  nightshades,
+  cucurbits,
+  brassicas,
+  legumes,
+  alliums,
+  beetFamily,
+  carrotFamily,
+  daisyFamily,
+  knotweeds,
+  grasses,
+  mallows,
+  bindweeds,
+  asparagusFamily,
+  roseFamily,
+  mintFamily,
+  borageFamily,
+  nasturtiums,
+  coverCrops,
+];
 
 /**
- * The crops that ship with the program, in catalogue order. The file is checked by `checkCatalogue`, when the server
- * starts and in the tests; here it is taken as it is, so that a browser need not check it again.
+ * The rows that ship with the program. The files are checked by `checkCatalogue`, when the server starts and in the
+ * tests; here they are taken as they are, so that a browser need not check them again.
  */
-export const crops: readonly Crop[] = (file.crops as unknown as CropRow[]).map(cropFrom);
+export const shippedRows = files.flatMap((file) => file.crops) as readonly CropRow[];
 
-const byId = new Map(crops.map((crop) => [crop.id, crop]));
+/** A garden's word on a crop. */
+export interface OwnCrop {
+  cropId: string;
+  patch: CropPatch;
+}
 
-export const cropById = (id: string): Crop | undefined => byId.get(id);
+/** The crops a garden can plant. */
+export class Catalogue {
+  readonly rows: readonly CropRow[];
+  readonly crops: readonly Crop[];
+  readonly #byId: Map<string, Crop>;
+
+  /** @param own the garden's own crops and changes, each checked with `rowOf` before */
+  constructor(own: readonly OwnCrop[] = []) {
+    const patches = new Map(own.map(({ cropId, patch }) => [cropId, patch]));
+    const known = new Set(shippedRows.map(({ id }) => id));
+    const changed = shippedRows.map((row) => {
+      const patch = patches.get(row.id);
+      return patch ? patched(row, patch) : row;
+    });
+    const added = own
+      .filter(({ cropId }) => !known.has(cropId))
+      .map(({ cropId, patch }) => ({ ...patch, id: cropId }) as CropRow);
+    this.rows = [...changed, ...added];
+    this.crops = this.rows.map((row) => (patches.has(row.id) ? cropFrom(row) : shippedCrop(row)));
+    this.#byId = new Map(this.crops.map((crop) => [crop.id, crop]));
+  }
+
+  crop(id: string): Crop | undefined {
+    return this.#byId.get(id);
+  }
+
+  row(id: string): CropRow | undefined {
+    return this.rows.find((row) => row.id === id);
+  }
+}
+
+const shipped = new Map<string, Crop>();
+function shippedCrop(row: CropRow): Crop {
+  let crop = shipped.get(row.id);
+  if (!crop) {
+    crop = cropFrom(row);
+    shipped.set(row.id, crop);
+  }
+  return crop;
+}
+
+/** A row with a garden's changes; its varieties are added to the catalogue's, or replace those of the same id. */
+export function patched(row: CropRow, patch: CropPatch): CropRow {
+  const { varieties = [], ...fields } = patch;
+  const own = new Set(varieties.map(({ id }) => id));
+  return { ...row, ...fields, varieties: [...row.varieties.filter(({ id }) => !own.has(id)), ...varieties] };
+}
+
+export const shippedRow = (id: string): CropRow | undefined => shippedRows.find((row) => row.id === id);
+
+/** The catalogue as it ships, without a garden's own crops. */
+export const plainCatalogue = new Catalogue();
 
 export const varietyOf = (crop: Crop, id: string): Variety | undefined =>
   crop.varieties.find((variety) => variety.id === id);
+
+/**
+ * What a whole row says beyond the catalogue's: the fields that differ, or the row itself for a crop of the garden's
+ * own.
+ */
+export function patchOf(row: CropRow): CropPatch {
+  const { id, ...fields } = row;
+  const known = shippedRow(id);
+  if (!known) return fields;
+  const changed = Object.entries(fields).filter(([name, value]) => {
+    if (name === 'varieties' || name === 'source') return false;
+    return JSON.stringify(value) !== JSON.stringify(known[name as keyof CropRow]);
+  });
+  const varieties = row.varieties.filter((variety) => {
+    const same = known.varieties.find((other) => other.id === variety.id);
+    return JSON.stringify(same) !== JSON.stringify(variety);
+  });
+  return { ...Object.fromEntries(changed), ...(varieties.length > 0 ? { varieties } : {}) };
+}

@@ -1,6 +1,7 @@
 import { z } from 'zod';
-import shipped from './catalogue.json' with { type: 'json' };
-import { cropRow } from './row.ts';
+import shippedSources from './catalogue/sources.json' with { type: 'json' };
+import { type OwnCrop, patched, shippedRow, shippedRows } from './catalogue.ts';
+import { type CropRow, cropRow } from './row.ts';
 
 const catalogueFile = z
   .object({ sources: z.record(z.string(), z.string().min(10)), crops: z.array(cropRow).min(1) })
@@ -17,12 +18,24 @@ const catalogueFile = z
     }
   });
 
+/** The sources that ship, by the key that rows name. */
+export const sources: Record<string, string> = shippedSources;
+
 /**
- * Checks a catalogue file: its form, that dates and spans stand in order, that no crop stands twice, and that every
- * group of values names a source of the file.
- * @param content what the file holds; the catalogue that ships, where none is given
+ * Checks a catalogue: its form, that dates and spans stand in order, that no crop contradicts itself or stands twice,
+ * and that every group of values names a source.
+ * @param content rows with their sources; the catalogue that ships, where none is given
  * @throws ZodError naming the crop and the value that is wrong
  */
-export function checkCatalogue(content: unknown = shipped): void {
+export function checkCatalogue(content: unknown = { sources, crops: shippedRows }): void {
   catalogueFile.parse(content);
+}
+
+/**
+ * The row that a garden's word on a crop comes to.
+ * @throws ZodError naming the fields that are missing or contradict one another
+ */
+export function rowOf({ cropId, patch }: OwnCrop): CropRow {
+  const row = shippedRow(cropId);
+  return cropRow.parse(row ? patched(row, patch) : { ...patch, id: cropId });
 }

@@ -1,4 +1,5 @@
 import { toMetres } from '../units/index.ts';
+import { onceOverStyles } from './kinds.ts';
 import type { CropRow } from './row.ts';
 
 /** Days from first to last, with the usual value between. */
@@ -14,35 +15,41 @@ export interface Variety {
   daysToMaturity: DaySpan;
 }
 
-/** A crop as the program uses it: lengths in metres, spans with a usual value. */
-export interface Crop
-  extends Pick<
-    CropRow,
-    | 'id'
-    | 'name'
-    | 'alsoCalled'
-    | 'botanical'
-    | 'family'
-    | 'temperament'
-    | 'methods'
-    | 'sowOutdoors'
-    | 'setOut'
-    | 'heatEndsSpring'
-    | 'pastFirstFrostDays'
-    | 'thinAfterEmergenceDays'
-    | 'seedsPerHole'
-    | 'spareShare'
-    | 'maturityFrom'
-    | 'onceOver'
-    | 'cautions'
-    | 'source'
-  > {
+type Kept = Omit<
+  CropRow,
+  | 'weeksIndoors'
+  | 'emergenceDays'
+  | 'sproutDays'
+  | 'pickDays'
+  | 'inRowIn'
+  | 'betweenRowsIn'
+  | 'intensiveIn'
+  | 'depthIn'
+  | 'heightIn'
+  | 'spreadIn'
+  | 'soilDepthIn'
+  | 'growthC'
+  | 'germinationC'
+  | 'varieties'
+>;
+
+/** A crop as the program uses it: lengths in metres, spans with a usual value, temperatures in °C. */
+export interface Crop extends Kept {
   daysIndoors: DaySpan | null;
-  emergenceDays: DaySpan;
+  /** days to emergence by soil temperature, from the coldest on; empty where it is not grown from seed */
+  emergence: readonly { soilC: number; days: number }[];
+  sproutDays: DaySpan | null;
   pickDays: DaySpan;
+  germination: { least: number; best: number; most: number };
+  growth: { base: number; cap: number; usual: number };
+  /** true where the harvest is the plant itself, and ends the planting */
+  onceOver: boolean;
   inRow: number;
   betweenRows: number;
+  intensive: number;
   depth: { from: number; to: number };
+  height: number;
+  spread: number;
   soilDepth: number;
   varieties: Variety[];
 }
@@ -55,7 +62,11 @@ const daySpan = ([fewest, most]: readonly [number, number]): DaySpan => ({
 
 /** Turns a checked catalogue row into SI and spans. */
 export function cropFrom(row: CropRow): Crop {
-  const { weeksIndoors, inRowIn, betweenRowsIn, depthIn, soilDepthIn, ...same } = row;
+  const { weeksIndoors, emergenceDays, sproutDays, germinationC, growthC, depthIn, ...rest } = row;
+  const { inRowIn, betweenRowsIn, intensiveIn, heightIn, spreadIn, soilDepthIn, ...same } = rest;
+  const metres = (inches: number) => toMetres(inches, 'in');
+  const [least, best, most] = germinationC;
+  const [base, cap, usual] = growthC;
   return {
     ...same,
     daysIndoors: weeksIndoors
@@ -65,12 +76,46 @@ export function cropFrom(row: CropRow): Crop {
           most: Math.round(weeksIndoors[2] * 7),
         }
       : null,
-    emergenceDays: daySpan(row.emergenceDays),
+    emergence: Object.entries(emergenceDays ?? {})
+      .map(([soilC, days]) => ({ soilC: Number(soilC), days }))
+      .sort((a, b) => a.soilC - b.soilC),
+    sproutDays: sproutDays ? daySpan(sproutDays) : null,
     pickDays: daySpan(row.pickDays),
-    inRow: toMetres(inRowIn, 'in'),
-    betweenRows: toMetres(betweenRowsIn, 'in'),
-    depth: { from: toMetres(depthIn[0], 'in'), to: toMetres(depthIn[1], 'in') },
-    soilDepth: toMetres(soilDepthIn, 'in'),
+    germination: { least, best, most },
+    growth: { base, cap, usual },
+    onceOver: onceOverStyles.includes(row.harvest.style),
+    inRow: metres(inRowIn),
+    betweenRows: metres(betweenRowsIn),
+    intensive: metres(intensiveIn),
+    depth: { from: metres(depthIn[0]), to: metres(depthIn[1]) },
+    height: metres(heightIn),
+    spread: metres(spreadIn),
+    soilDepth: metres(soilDepthIn),
     varieties: row.varieties.map((v) => ({ ...v, daysToMaturity: daySpan(v.daysToMaturity) })),
   };
+}
+
+/**
+ * Days from sowing to emergence at a constant soil temperature. Between the temperatures of the table the speed of
+ * emergence (its reciprocal) follows the line between them.
+ * @param soilC soil temperature at seed depth, °C
+ * @returns days, or null where the seed does not come up at that temperature
+ * @throws RangeError for a temperature that is not finite
+ * Source: the table of each crop, for most vegetables Harrington & Minges (see catalogue/sources.json).
+ */
+export function daysToEmergence({ emergence }: Pick<Crop, 'emergence'>, soilC: number): number | null {
+  if (!Number.isFinite(soilC)) throw new RangeError(`no emergence at ${soilC} °C`);
+  const first = emergence[0];
+  const last = emergence.at(-1);
+  if (!first || !last) return null;
+  // Half a step of the table beyond its ends the seed still comes up, as fast as at the end.
+  if (soilC < first.soilC - 2.5 || soilC > last.soilC + 2.5) return null;
+  if (soilC <= first.soilC) return first.days;
+  for (const [i, above] of emergence.entries()) {
+    if (soilC > above.soilC) continue;
+    const below = emergence[i - 1]!;
+    const t = (soilC - below.soilC) / (above.soilC - below.soilC);
+    return 1 / ((1 - t) / below.days + t / above.days);
+  }
+  return last.days;
 }

@@ -1,83 +1,184 @@
 import { z } from 'zod';
-import { families, type Method, methods, temperaments } from './kinds.ts';
+import {
+  cautions,
+  families,
+  feedings,
+  harvestSigns,
+  harvestStyles,
+  type Method,
+  methods,
+  netted,
+  propagules,
+  setOutDepths,
+  sourcedGroups,
+  suns,
+  supports,
+  temperaments,
+  turns,
+} from './kinds.ts';
 
-const span = z
-  .tuple([z.number().int().positive(), z.number().int().positive()])
-  .refine(([fewest, most]) => fewest <= most, 'a span runs from the smaller number to the larger');
+const inOrder = (values: readonly number[]): boolean =>
+  values.every((value, i) => i === 0 || values[i - 1]! <= value);
 
-/** Days counted from the median last frost; negative is before it. */
-const aroundLastFrost = z
-  .object({ earliest: z.number().int(), best: z.number().int(), latest: z.number().int() })
-  .refine((o) => o.earliest <= o.best && o.best <= o.latest, 'earliest, best and latest stand in order');
+const whole = z.number().int();
+const span = z.tuple([whole.min(0), whole.min(0)]).refine(inOrder, 'inOrder');
+const inches = z.number().positive().max(240);
+const celsius = z.number().min(-40).max(60);
+const three = (value: z.ZodNumber) => z.tuple([value, value, value]);
+const rising = (value: z.ZodNumber) => three(value).refine(inOrder, 'inOrder');
 
-const inches = z.number().positive().max(120);
+const words = z.strictObject({ en: z.string().trim().min(1).max(80), es: z.string().trim().min(1).max(80) });
+const otherWords = z.array(z.string().trim().min(1).max(60)).max(12);
 
-const words = z.object({ en: z.string().min(1), es: z.string().min(1) });
+const varietyRow = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/),
+  name: words,
+  /** fewest and most days to maturity, from what `maturityFrom` says */
+  daysToMaturity: z.tuple([whole.min(10), whole.max(500)]).refine(inOrder, 'inOrder'),
+});
 
-const variety = z.object({ id: z.string().min(1), name: words, daysToMaturity: span });
+/** A crop as the catalogue states it. Lengths are in inches, as in the trade's tables, temperatures in °C. */
+const fields = z.strictObject({
+  id: z.string().regex(/^[a-z0-9-]{1,60}$/),
+  name: words,
+  /** other words people write for it, by language, without accents */
+  alsoCalled: z.strictObject({ en: otherWords, es: otherWords }),
+  botanical: z.string().trim().min(3).max(120),
+  family: z.enum(families),
+  temperament: z.enum(temperaments),
+  methods: z.array(z.enum(methods)).min(1),
+  propagule: z.enum(propagules).optional(),
+  turns: z.array(z.enum(turns)).min(1),
+  /** the temperature that damages a hardened plant */
+  frostDamageC: celsius,
+  /** soil temperature below which seed is not sown, at which it does best, and above which it fails */
+  germinationC: rising(celsius),
+  /** days from sowing to emergence by soil temperature */
+  emergenceDays: z
+    .record(z.string().regex(/^\d{1,2}$/), z.number().positive().max(200))
+    .refine((table) => Object.keys(table).length >= 2, 'tooFew:2')
+    .optional(),
+  /** nights that must be steady before it may stand outdoors, and at which it does well */
+  nightsC: z.tuple([celsius, celsius]).refine(inOrder, 'inOrder').optional(),
+  /** mean daily maximum at which a cool crop bolts, stops or turns bitter */
+  heatEndsC: celsius.optional(),
+  /** degree-day base, mean temperature that gains nothing more, and the one days to maturity are quoted for */
+  growthC: three(celsius),
+  /** fewest, usual and most weeks from sowing indoors to setting out; the last is the limit in the pot */
+  weeksIndoors: rising(z.number().positive().max(26)).optional(),
+  /** days from emergence to potting on */
+  potOnDays: whole.min(5).max(60).optional(),
+  setOutDepth: z.enum(setOutDepths).optional(),
+  /** days from planting sets, cloves, tubers or crowns to the first shoots */
+  sproutDays: span.optional(),
+  maturityFrom: z.enum(['sowing', 'settingOut']),
+  pickDays: span,
+  harvest: z.strictObject({ style: z.enum(harvestStyles), sign: z.enum(harvestSigns) }),
+  /** days a crop may stand past the first autumn frost, where it is planted for autumn */
+  pastFirstFrostDays: whole.min(0).max(120).optional(),
+  /** thinned once, or first to half the room and later to all of it */
+  thinning: z.enum(['one', 'two']).optional(),
+  /** when what was planted in autumn is taken, in days from the last frost of the year after */
+  overwinters: z
+    .strictObject({ harvestAfterLastFrost: z.tuple([whole, whole]).refine(inOrder, 'inOrder') })
+    .optional(),
+  /** seasons before the first harvest, and its span each year in days from the last frost */
+  perennial: z
+    .strictObject({
+      yearsToCrop: whole.min(0).max(5),
+      harvestFromLastFrost: z.tuple([whole, whole]).refine(inOrder, 'inOrder'),
+    })
+    .optional(),
+  inRowIn: inches,
+  betweenRowsIn: inches,
+  /** spacing both ways in a bed reached from the side */
+  intensiveIn: inches,
+  depthIn: z.tuple([z.number().min(0), z.number().positive().max(12)]).refine(inOrder, 'inOrder'),
+  /** thickness of the seed, mm */
+  seedMm: z.number().positive().max(40).optional(),
+  heightIn: inches,
+  spreadIn: inches,
+  soilDepthIn: inches,
+  /** rooting depth, m: shallow and deep soil */
+  rootM: z.tuple([z.number().positive(), z.number().max(4)]).refine(inOrder, 'inOrder'),
+  seedsPerHole: whole.min(1).max(8),
+  /** seeds sown beyond the holes, so that the best can be kept */
+  spareShare: z.number().min(0).max(2),
+  yieldKg: z.strictObject({ per: z.enum(['plant', 'metre']), kg: z.number().positive().max(200) }).optional(),
+  feeding: z.enum(feedings),
+  /** crop coefficients at the start, in the middle and at the end */
+  waterKc: three(z.number().min(0.1).max(1.6)),
+  sun: z.enum(suns),
+  support: z.enum(supports),
+  net: z.enum(netted).optional(),
+  feedEveryDays: whole.min(7).max(60).optional(),
+  seedsPerGram: z.number().positive().max(60_000).optional(),
+  viabilityYears: whole.min(1).max(15).optional(),
+  /** how pollen travels, and how far kinds stand apart where seed is saved */
+  isolation: z.strictObject({
+    by: z.enum(['self', 'insect', 'wind', 'none']),
+    metres: z.number().min(0).max(5000),
+  }),
+  cautions: z.array(z.enum(cautions)),
+  varieties: z.array(varietyRow).min(1).max(60),
+  /** where each group of values comes from: keys of sources.json */
+  source: z.record(z.enum(sourcedGroups), z.string().min(1)),
+});
 
-/** A crop as the catalogue file states it. Spacings and depths are in inches, as in the trade's tables. */
-export const cropRow = z
-  .object({
-    id: z.string().regex(/^[a-z-]+$/),
-    name: words,
-    /** other words people write for it, by language, without accents */
-    alsoCalled: z.object({ en: z.array(z.string()), es: z.array(z.string()) }),
-    botanical: z.string().min(3),
-    family: z.enum(families),
-    temperament: z.enum(temperaments),
-    methods: z.array(z.enum(methods)).min(1),
-    /** fewest, usual and most weeks from sowing indoors to setting out */
-    weeksIndoors: z
-      .tuple([z.number(), z.number(), z.number()])
-      .refine(([a, b, c]) => a <= b && b <= c, 'weeks stand in order')
-      .optional(),
-    sowOutdoors: aroundLastFrost.optional(),
-    setOut: aroundLastFrost.optional(),
-    /** true where the latest spring date is set by coming heat, not by the end of the season */
-    heatEndsSpring: z.boolean(),
-    /** days a crop may stand past the first autumn frost; absent where it is not planted for autumn */
-    pastFirstFrostDays: z.number().int().min(0).optional(),
-    emergenceDays: span,
-    thinAfterEmergenceDays: z.number().int().positive().optional(),
-    inRowIn: inches,
-    betweenRowsIn: inches,
-    depthIn: z.tuple([z.number().min(0), z.number().positive().max(6)]),
-    soilDepthIn: inches,
-    seedsPerHole: z.number().int().min(1).max(6),
-    /** seeds sown beyond the holes, so that the best can be kept */
-    spareShare: z.number().min(0).max(2),
-    maturityFrom: z.enum(['sowing', 'settingOut']),
-    pickDays: span,
-    onceOver: z.boolean(),
-    varieties: z.array(variety).min(1),
-    cautions: z.array(z.enum(['toxicFoliage', 'rawBeans'])),
-    /** where each group of values comes from: keys of the file's `sources` */
-    source: z.object({
-      timing: z.string(),
-      spacing: z.string(),
-      emergence: z.string(),
-      maturity: z.string(),
-      seeds: z.string(),
-    }),
-  })
-  .superRefine((crop, context) => {
-    const need = (given: boolean, message: string) => {
-      if (!given) context.addIssue({ code: 'custom', message: `${crop.id}: ${message}` });
-    };
-    const has = (method: Method) => crop.methods.includes(method);
-    need(!has('sowInPlace') || crop.sowOutdoors !== undefined, 'sowing in place needs sowOutdoors');
-    need(!has('startIndoors') || crop.weeksIndoors !== undefined, 'starting indoors needs weeksIndoors');
-    need(
-      !(has('startIndoors') || has('setPlants')) || crop.setOut !== undefined,
-      'setting out needs setOut dates',
-    );
-    need(
-      crop.temperament === 'hardy' ||
-        [crop.sowOutdoors, crop.setOut].every((dates) => !dates || dates.best >= 0),
-      'a tender crop does not go out before the last frost',
-    );
-    need(crop.depthIn[0] <= crop.depthIn[1], 'depth runs from the smaller number to the larger');
-  });
+export type CropRow = z.infer<typeof fields>;
 
-export type CropRow = z.infer<typeof cropRow>;
+interface Contradiction {
+  path: (keyof CropRow)[];
+  message: string;
+}
+
+/** What a row says against itself: the field to mend, and a code for the reason. */
+function contradictions(crop: CropRow): Contradiction[] {
+  const found: Contradiction[] = [];
+  const need = (holds: boolean, field: keyof CropRow, message: string) => {
+    if (!holds) found.push({ path: [field], message });
+  };
+  const has = (method: Method) => crop.methods.includes(method);
+  const isTender = crop.temperament !== 'hardy';
+  need(!has('startIndoors') || crop.weeksIndoors !== undefined, 'weeksIndoors', 'neededToStartIndoors');
+  need(!has('setPlants') || crop.propagule !== undefined, 'propagule', 'neededToSetPlants');
+  need(
+    !(has('startIndoors') || has('setPlants')) || crop.setOutDepth !== undefined,
+    'setOutDepth',
+    'neededToSetOut',
+  );
+  need(has('setPlants') || crop.emergenceDays !== undefined, 'emergenceDays', 'neededToSow');
+  need(!isTender || crop.frostDamageC >= -6, 'frostDamageC', 'tenderButStandsFrost');
+  need(isTender || crop.frostDamageC <= -1, 'frostDamageC', 'hardyButDiesOfFrost');
+  need(crop.temperament !== 'chillTender' || crop.nightsC !== undefined, 'nightsC', 'neededForChillTender');
+  need(
+    crop.family !== 'cucurbits' || (crop.weeksIndoors?.[2] ?? 0) <= 5,
+    'weeksIndoors',
+    'cucurbitsFiveWeeks',
+  );
+  need(
+    !crop.turns.includes('autumn') || crop.pastFirstFrostDays !== undefined,
+    'pastFirstFrostDays',
+    'neededForAutumn',
+  );
+  need(
+    !crop.turns.includes('overwinter') || crop.overwinters !== undefined,
+    'overwinters',
+    'neededToOverwinter',
+  );
+  const [base, cap, usual] = crop.growthC;
+  need(base < usual && usual <= cap, 'growthC', 'growthOrder');
+  need(crop.intensiveIn <= Math.max(crop.inRowIn, crop.betweenRowsIn), 'intensiveIn', 'intensiveWider');
+  const ids = crop.varieties.map(({ id }) => id);
+  need(new Set(ids).size === ids.length, 'varieties', 'varietyTwice');
+  return found;
+}
+
+/** A crop's row with the check that it does not contradict itself. */
+export const cropRow = fields.superRefine((crop, context) => {
+  for (const { path, message } of contradictions(crop)) context.addIssue({ code: 'custom', path, message });
+});
+
+/** What a garden says of a crop: the fields in which it differs from the catalogue, or a whole crop of its own. */
+export const cropPatch = fields.partial().omit({ id: true });
+export type CropPatch = z.infer<typeof cropPatch>;

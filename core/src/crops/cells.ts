@@ -1,0 +1,160 @@
+import type { CropRow } from './row.ts';
+
+/** How a field of a crop stands in one cell of a table. */
+type Kind = 'text' | 'number' | 'texts' | 'numbers' | 'byNumber' | 'varieties';
+
+/** The columns of a table of crops, in order: the path of the field, and how its cell is written. */
+const columns: readonly [path: string, kind: Kind][] = [
+  ['id', 'text'],
+  ['name.en', 'text'],
+  ['name.es', 'text'],
+  ['alsoCalled.en', 'texts'],
+  ['alsoCalled.es', 'texts'],
+  ['botanical', 'text'],
+  ['family', 'text'],
+  ['temperament', 'text'],
+  ['methods', 'texts'],
+  ['propagule', 'text'],
+  ['turns', 'texts'],
+  ['frostDamageC', 'number'],
+  ['germinationC', 'numbers'],
+  ['emergenceDays', 'byNumber'],
+  ['nightsC', 'numbers'],
+  ['heatEndsC', 'number'],
+  ['growthC', 'numbers'],
+  ['weeksIndoors', 'numbers'],
+  ['potOnDays', 'number'],
+  ['setOutDepth', 'text'],
+  ['sproutDays', 'numbers'],
+  ['maturityFrom', 'text'],
+  ['pickDays', 'numbers'],
+  ['harvest.style', 'text'],
+  ['harvest.sign', 'text'],
+  ['pastFirstFrostDays', 'number'],
+  ['thinning', 'text'],
+  ['overwinters.harvestAfterLastFrost', 'numbers'],
+  ['perennial.yearsToCrop', 'number'],
+  ['perennial.harvestFromLastFrost', 'numbers'],
+  ['inRowIn', 'number'],
+  ['betweenRowsIn', 'number'],
+  ['intensiveIn', 'number'],
+  ['depthIn', 'numbers'],
+  ['seedMm', 'number'],
+  ['heightIn', 'number'],
+  ['spreadIn', 'number'],
+  ['soilDepthIn', 'number'],
+  ['rootM', 'numbers'],
+  ['seedsPerHole', 'number'],
+  ['spareShare', 'number'],
+  ['yieldKg.per', 'text'],
+  ['yieldKg.kg', 'number'],
+  ['feeding', 'text'],
+  ['waterKc', 'numbers'],
+  ['sun', 'text'],
+  ['support', 'text'],
+  ['net', 'text'],
+  ['feedEveryDays', 'number'],
+  ['seedsPerGram', 'number'],
+  ['viabilityYears', 'number'],
+  ['isolation.by', 'text'],
+  ['isolation.metres', 'number'],
+  ['cautions', 'texts'],
+  ['varieties', 'varieties'],
+];
+
+export const cropColumns: readonly string[] = columns.map(([path]) => path);
+
+/** Between the parts of a cell. */
+const BETWEEN = '; ';
+/** Between the fields of a variety: id | English name | Spanish name | fewest-most days. */
+const FIELDS = ' | ';
+
+type Tree = { [key: string]: unknown };
+
+function at(tree: Tree, path: string): unknown {
+  return path.split('.').reduce<unknown>((value, key) => (value as Tree | undefined)?.[key], tree);
+}
+
+function put(tree: Tree, path: string, value: unknown): void {
+  const keys = path.split('.');
+  const last = keys.pop()!;
+  let inner = tree;
+  for (const key of keys) {
+    inner[key] ??= {};
+    inner = inner[key] as Tree;
+  }
+  inner[last] = value;
+}
+
+function cellOf(value: unknown, kind: Kind): string {
+  if (value === undefined) return '';
+  switch (kind) {
+    case 'text':
+    case 'number':
+      return String(value);
+    case 'texts':
+    case 'numbers':
+      return (value as unknown[]).join(BETWEEN);
+    case 'byNumber':
+      return Object.entries(value as Record<string, number>)
+        .map(([key, days]) => `${key}=${days}`)
+        .join(BETWEEN);
+    case 'varieties':
+      return (value as CropRow['varieties'])
+        .map(({ id, name, daysToMaturity }) => [id, name.en, name.es, daysToMaturity.join('-')].join(FIELDS))
+        .join(BETWEEN);
+  }
+}
+
+/** A number, or the text itself, so that the check of the row names what is wrong with it. */
+const numberIn = (text: string): unknown => (/^-?\d+(\.\d+)?$/.test(text) ? Number(text) : text);
+const partsOf = (cell: string): string[] =>
+  cell
+    .split(';')
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+
+function valueOfCell(cell: string, kind: Kind): unknown {
+  switch (kind) {
+    case 'text':
+      return cell;
+    case 'number':
+      return numberIn(cell);
+    case 'texts':
+      return partsOf(cell);
+    case 'numbers':
+      return partsOf(cell).map(numberIn);
+    case 'byNumber':
+      return Object.fromEntries(
+        partsOf(cell).map((part) => {
+          const [key = '', days = ''] = part.split('=').map((side) => side.trim());
+          return [key, numberIn(days)];
+        }),
+      );
+    case 'varieties':
+      return partsOf(cell).map((part) => {
+        const [id = '', en = '', es = '', days = ''] = part.split('|').map((field) => field.trim());
+        return { id, name: { en, es }, daysToMaturity: days.split('-').map((side) => numberIn(side.trim())) };
+      });
+  }
+}
+
+/** A crop as cells, in the order of `cropColumns`. Where its values come from is not among them. */
+export const cellsOfCrop = (row: CropRow): string[] =>
+  columns.map(([path, kind]) => cellOf(at(row, path), kind));
+
+/**
+ * What a row of cells says of a crop. Columns that the table lacks, and empty cells, say nothing. Not checked: text
+ * that should be a number stays text, for the check of the row to name.
+ * @param cells by the name of their column
+ */
+export function cropOfCells(cells: Readonly<Record<string, string>>): Tree {
+  const tree: Tree = {};
+  for (const [path, kind] of columns) {
+    const cell = cells[path]?.trim() ?? '';
+    // Lists that may be empty are said to be so by an empty cell.
+    if (cell === '' && !(kind === 'texts' && cells[path] !== undefined)) continue;
+    put(tree, path, valueOfCell(cell, kind));
+  }
+  return tree;
+}

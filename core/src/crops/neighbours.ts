@@ -1,0 +1,34 @@
+import type { Crop } from './crop.ts';
+import file from './neighbours.json' with { type: 'json' };
+
+/** How sure one is: seen in trials or plain from the plants' biology, or handed down. */
+export const evidences = ['tested', 'traditional'] as const;
+export type Evidence = (typeof evidences)[number];
+
+export interface Neighbour {
+  /** a crop's id, a family, or `any` for whatever grows */
+  with: string;
+  is: 'apart' | 'together';
+  evidence: Evidence;
+  /** code of the reason */
+  why: string;
+}
+
+type Pair = { a: string; b: string } & Omit<Neighbour, 'with'>;
+const pairs = file.pairs as readonly Pair[];
+
+const isMeant = (name: string, crop: Crop): boolean => name === crop.id || name === crop.family;
+
+/**
+ * What should and should not stand beside a crop, with how sure that is.
+ * @param evidence the levels a garden goes by
+ * Common practice, no source (KNOWLEDGE, "Neighbours").
+ */
+export function neighboursOf(crop: Crop, evidence: readonly Evidence[]): Neighbour[] {
+  return pairs
+    .filter((pair) => evidence.includes(pair.evidence))
+    .flatMap(({ a, b, ...rest }) => {
+      if (isMeant(a, crop)) return [{ with: b, ...rest }];
+      return isMeant(b, crop) ? [{ with: a, ...rest }] : [];
+    });
+}
