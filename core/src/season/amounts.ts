@@ -24,9 +24,15 @@ export function amounts(
   width: number,
   length: number,
 ): Amounts {
-  const packing = pack(pattern, width, length, crop.inRow, crop.betweenRows);
+  // A square grid is for a bed reached from the side: there the close spacing holds both ways.
+  const inRow = spacingOf(crop, pattern);
+  const packing = pack(pattern, width, length, inRow, crop.betweenRows);
   const { seedsPerHole, spareShare } = crop;
   const seeds =
     method === 'setPlants' ? 0 : Math.ceil(packing.count * seedsPerHole * (1 + spareShare) - 1e-9);
   return { packing, plants: packing.count, seeds, seedsPerHole, spareShare };
 }
+
+/** The spacing in the row that a pattern goes by, metres. */
+export const spacingOf = (crop: Crop, pattern: Pattern): number =>
+  pattern === 'square' ? crop.intensive : crop.inRow;

@@ -1,18 +1,29 @@
 import type { Day } from '../calendar/index.ts';
-import type { Temperament } from '../crops/index.ts';
 import type { MilestoneKind } from './milestone.ts';
 
 /**
  * Why a bound of a window stands where it stands. Codes with parameters, never prose: the screen has the words.
- * Days are calendar days, `days` a number of them, temperatures °C.
+ * Days are calendar days, `days` a number of them, names ending in C temperatures in °C, `risk` and `share` shares of
+ * years.
  */
 export type Reason =
-  | { code: 'beforeLastFrost'; days: number; lastFrost: Day; temperament: Temperament }
-  | { code: 'afterLastFrost'; days: number; lastFrost: Day; temperament: Temperament }
-  | { code: 'nightsSteady'; nightC: number; days: number; lastFrost: Day }
-  | { code: 'heatComes'; days: number; lastFrost: Day }
+  // What the place allows.
+  | { code: 'frostPast'; atC: number; risk: number; by: Day }
+  | { code: 'frostPastWhenUp'; atC: number; risk: number; by: Day; days: number }
+  | { code: 'frostNever'; atC: number }
+  | { code: 'nightsSteady'; nightC: number; share: number; by: Day }
+  | { code: 'nightsRarely'; nightC: number; share: number }
+  | { code: 'soilWarm'; soilC: number; by: Day }
+  | { code: 'soilQuick'; soilC: number; days: number; by: Day }
+  | { code: 'soilRarely'; soilC: number }
+  | { code: 'soilCooled'; soilC: number; by: Day }
+  | { code: 'soilHot'; soilC: number; by: Day }
+  | { code: 'winterComes'; soilC: number; by: Day }
+  | { code: 'heatComes'; highC: number; on: Day }
+  | { code: 'mustFinish'; limit: Day; pastFrost: number; maturity: number; picking: number }
+  | { code: 'mayNotFinish'; limit: Day; maturity: number }
   | {
-      code: 'mustFinish';
+      code: 'countBack';
       firstFrost: Day;
       pastFrost: number;
       maturity: number;
@@ -20,19 +31,40 @@ export type Reason =
       picking: number;
     }
   | { code: 'summerHeat'; days: number }
+  | { code: 'openSeason' }
+  // What the plant asks.
   | { code: 'weeksIndoors'; days: number; from: Day }
   | { code: 'potLimit'; days: number; from: Day }
   | { code: 'readyFrom'; days: number; from: Day }
-  | { code: 'emergence'; fewest: number; most: number; from: Day }
-  | { code: 'hardenFor'; days: number; setOut: Day }
+  | { code: 'emergence'; fewest: number; most: number; soilC: number; from: Day }
+  | { code: 'sprouting'; fewest: number; most: number; from: Day }
+  | { code: 'potOnAfter'; days: number; from: Day }
   | { code: 'thinAfter'; days: number; from: Day }
+  | { code: 'thinAgainAfter'; days: number; from: Day }
   | { code: 'maturity'; fewest: number; most: number; from: Day; since: 'sowing' | 'settingOut' }
-  | { code: 'caughtUp'; days: number }
+  | { code: 'slowGrowth'; days: number }
+  | { code: 'fastGrowth'; days: number }
+  | { code: 'slowerInPlace'; days: number }
+  | { code: 'alreadyGrown'; days: number }
   | { code: 'picking'; fewest: number; most: number; from: Day }
   | { code: 'frostEnds'; firstFrost: Day }
+  | { code: 'heatStops'; highC: number; on: Day }
+  | { code: 'winterRest'; from: number; to: number; lastFrost: Day }
+  | { code: 'yearsToCrop'; years: number; planted: number }
+  | { code: 'eachYear'; from: number; to: number; lastFrost: Day }
   | { code: 'clearAfter'; days: number; from: Day }
+  | { code: 'cutDown'; from: number; to: number; lastFrost: Day }
+  // What the garden does.
+  | { code: 'hardenFor'; days: number; setOut: Day }
+  | { code: 'supportFirst'; days: number; from: Day }
+  | { code: 'netFrom'; from: Day }
+  | { code: 'netOffAtFlower'; days: number; pick: Day }
+  | { code: 'coverUntil'; until: Day; risk: number }
+  | { code: 'mulchWinter'; from: Day }
+  | { code: 'feedEvery'; days: number; from: Day }
+  | { code: 'feedOnce'; days: number; from: Day }
+  | { code: 'schoolLastFrost'; lastFrost: Day; nights: Day }
+  | { code: 'schoolCountBack'; days: number; lastFrost: Day }
+  | { code: 'afterStage'; cropId: string; days: number; from: Day }
   | { code: 'chosen'; on: Day; best: Day }
   | { code: 'happened'; on: Day; planned: Day; kind: MilestoneKind };
-
-/** The nights, °C, that chill-tender crops wait for (50 °F). Common practice, no source. */
-export const STEADY_NIGHT_C = 10;

@@ -1,0 +1,172 @@
+import { type Crop, daysToEmergence } from '../crops/index.ts';
+import { type Almanac, placeForEarlier, placeForLater, YEAR } from '../place/index.ts';
+import type { Reason } from './reason.ts';
+
+/** What holds something back, or ends it: a place in the season year, and why there. */
+export interface Gate {
+  place: number;
+  reason: Reason;
+}
+
+/** Depth at which soil is judged for seed and roots, mm. */
+const SEED_DEPTH_MM = 50;
+/** Midsummer as a place: what warms does so before it, what cools after it. */
+const WARMEST_SEARCH_END = 230;
+
+/** The later of gates: all that must be open. */
+export const lastOpen = (gates: readonly Gate[]): Gate =>
+  gates.reduce((latest, gate) => (gate.place > latest.place ? gate : latest));
+
+/** The earlier of gates: the first that closes. */
+export const firstClosed = (gates: readonly Gate[]): Gate =>
+  gates.reduce((first, gate) => (gate.place < first.place ? gate : first));
+
+/** Gates as they are asked for one season year of a spot. */
+export class Gates {
+  constructor(
+    readonly almanac: Almanac,
+    readonly year: number,
+  ) {}
+
+  #day(place: number) {
+    return this.almanac.day(this.year, place);
+  }
+
+  /** When the last spring frost of `atC` or colder is past but for `risk` of the years. */
+  frostPast(atC: number, risk: number, upAfterDays = 0): Gate {
+    const place = placeForLater(this.almanac.lastFreeze(atC), risk);
+    if (place === null) return { place: 0, reason: { code: 'frostNever', atC } };
+    const whole = Math.ceil(place);
+    const by = this.#day(whole);
+    return upAfterDays > 0
+      ? { place: whole - upAfterDays, reason: { code: 'frostPastWhenUp', atC, risk, by, days: upAfterDays } }
+      : { place: whole, reason: { code: 'frostPast', atC, risk, by } };
+  }
+
+  /** When nights have come to stay at `nightC` or above in `share` of the years. */
+  nightsSteady(nightC: number, share: number): Gate {
+    const spread = this.almanac.nightsFrom(nightC);
+    const place = placeForEarlier(spread, share);
+    if (place === null) return this.#warmest({ code: 'nightsRarely', nightC, share: spread.share });
+    const whole = Math.max(0, Math.ceil(place));
+    return { place: whole, reason: { code: 'nightsSteady', nightC, share, by: this.#day(whole) } };
+  }
+
+  /** When soil at seed depth reaches `soilC`. */
+  soilWarm(soilC: number): Gate {
+    const place = this.#warmed(soilC);
+    return place === null
+      ? this.#warmest({ code: 'soilRarely', soilC })
+      : { place, reason: { code: 'soilWarm', soilC, by: this.#day(place) } };
+  }
+
+  /** When soil is warm enough for the crop's seed to come up within `days`. */
+  soilQuick(crop: Crop, days: number): Gate | null {
+    const soilC = warmthForEmergence(crop, days);
+    if (soilC === null) return null;
+    const place = this.#warmed(soilC);
+    return place === null
+      ? this.#warmest({ code: 'soilRarely', soilC })
+      : { place, reason: { code: 'soilQuick', soilC, days, by: this.#day(place) } };
+  }
+
+  #warmed(soilC: number): number | null {
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    for (let place = 0; place < WARMEST_SEARCH_END; place++) if (soil[place]! >= soilC) return place;
+    return null;
+  }
+
+  /** A crop that wants more warmth than most years have waits for the warmest of it, and its reason says so. */
+  #warmest(reason: Reason): Gate {
+    const { low } = this.almanac;
+    let place = 0;
+    for (let p = 0; p < WARMEST_SEARCH_END; p++) if (low[p]! > low[place]!) place = p;
+    // A few weeks before the warmest nights there is still something of the summer left.
+    return { place: Math.max(0, place - 30), reason };
+  }
+
+  /** When soil at seed depth has cooled to `soilC` after midsummer; null where it never does. */
+  soilCooled(soilC: number, code: 'soilCooled' | 'winterComes' | 'soilHot'): Gate | null {
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    for (let place = WARMEST_SEARCH_END - 30; place < YEAR; place++) {
+      if (soil[place]! <= soilC) return { place, reason: { code, soilC, by: this.#day(place) } };
+    }
+    return null;
+  }
+
+  /** When days turn as hot as ends a cool crop; null where they never do. */
+  heatComes(highC: number): Gate | null {
+    const { high } = this.almanac;
+    for (let place = 0; place < WARMEST_SEARCH_END; place++) {
+      if (high[place]! >= highC) return { place, reason: { code: 'heatComes', highC, on: this.#day(place) } };
+    }
+    return null;
+  }
+
+  /**
+   * Days from sowing at a place until seed is up: each day brings it on by one over the days it takes in that day's soil,
+   * so that seed sown in cold soil gains as the soil warms.
+   * @param offC by how much the year's soil differs from the usual, °C
+   * @returns at the most a quarter of a year
+   */
+  daysToUp(crop: Crop, place: number, offC: number): number {
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    const speeds = speedsOf(crop);
+    let grown = 0;
+    for (let n = 0; n < LONGEST_EMERGENCE; n++) {
+      const soilC = soil[(((place + n) % YEAR) + YEAR) % YEAR]! + offC;
+      const step = Math.round((soilC - COLDEST_SOIL_C) / SPEED_STEP_C);
+      grown += speeds[Math.max(0, Math.min(speeds.length - 1, step))]!;
+      if (grown >= 1) return n + 1;
+    }
+    return LONGEST_EMERGENCE;
+  }
+
+  /** Soil temperature at seed depth a few days after a place, when seed sown there swells, °C. */
+  soilAt(place: number): number {
+    return this.almanac.soil(SEED_DEPTH_MM)[(((Math.round(place) + 4) % YEAR) + YEAR) % YEAR]!;
+  }
+}
+
+/** Seed that is not up after a quarter of a year does not come up. */
+const LONGEST_EMERGENCE = 90;
+const COLDEST_SOIL_C = -5;
+const SPEED_STEP_C = 0.25;
+const speedTables = new WeakMap<Crop, Float64Array>();
+
+/** Share of the way from sowing to emergence that a day brings, by soil temperature in quarter degrees from −5 °C. */
+function speedsOf(crop: Crop): Float64Array {
+  let speeds = speedTables.get(crop);
+  if (!speeds) {
+    speeds = Float64Array.from({ length: 200 }, (_, i) => {
+      const days = daysToEmergence(crop, COLDEST_SOIL_C + i * SPEED_STEP_C);
+      return days === null ? 0 : 1 / days;
+    });
+    speedTables.set(crop, speeds);
+  }
+  return speeds;
+}
+
+const warmths = new WeakMap<Crop, Map<number, number | null>>();
+
+/** The coldest soil, in half degrees, from which a crop's seed is up within `days`; null where it never is. */
+function warmthForEmergence(crop: Crop, days: number): number | null {
+  let known = warmths.get(crop);
+  if (!known) {
+    known = new Map();
+    warmths.set(crop, known);
+  }
+  let warmth = known.get(days);
+  if (warmth === undefined) {
+    warmth = null;
+    for (let soilC = crop.germination.least; soilC <= crop.germination.best; soilC += 0.5) {
+      const needed = daysToEmergence(crop, soilC);
+      if (needed !== null && needed <= days) {
+        warmth = soilC;
+        break;
+      }
+    }
+    known.set(days, warmth);
+  }
+  return warmth;
+}
