@@ -1,12 +1,21 @@
+import type { Day } from '../calendar/index.ts';
 import type { Method } from '../crops/index.ts';
-import type { MilestoneKind } from '../season/index.ts';
+import type { Happened, MilestoneKind } from '../season/index.ts';
 
 /** Kinds of things that happen and are written down. */
 export const entryKinds = [
   'sowing',
   'emergence',
+  'pottingOn',
   'thinning',
+  'hardening',
   'settingOut',
+  'support',
+  'netting',
+  'covering',
+  'feeding',
+  'unnetting',
+  'stage',
   'harvest',
   'clearing',
   'observation',
@@ -19,14 +28,28 @@ export type Destination = (typeof destinations)[number];
 
 /**
  * The step of a planting that an entry dates, or null where it dates none.
- * A sowing dates the first step of the planting's own method.
+ * A sowing dates the first step of the planting's own method; a second thinning is told by its order.
  */
 export function milestoneOf(kind: EntryKind, method: Method): MilestoneKind | null {
   switch (kind) {
     case 'sowing':
       return method === 'startIndoors' ? 'startIndoors' : method === 'sowInPlace' ? 'sow' : null;
     case 'emergence':
-      return method === 'setPlants' ? null : 'emerge';
+      return 'emerge';
+    case 'pottingOn':
+      return method === 'startIndoors' ? 'potOn' : null;
+    case 'hardening':
+      return method === 'startIndoors' ? 'hardenOff' : null;
+    case 'support':
+      return 'support';
+    case 'netting':
+      return 'netOn';
+    case 'unnetting':
+      return 'netOff';
+    case 'covering':
+      return 'cover';
+    case 'feeding':
+      return 'feed';
     case 'thinning':
       return 'thin';
     case 'settingOut':
@@ -35,7 +58,23 @@ export function milestoneOf(kind: EntryKind, method: Method): MilestoneKind | nu
       return 'firstPick';
     case 'clearing':
       return 'clear';
+    case 'stage':
     case 'observation':
       return null;
   }
+}
+
+/**
+ * The steps that entries of a planting date, the earliest of each; the second of two thinnings on different days dates
+ * the second pass.
+ */
+export function happenedOf(entries: readonly { kind: EntryKind; on: Day }[], method: Method): Happened[] {
+  const happened: Happened[] = [];
+  const thinned = [...new Set(entries.filter(({ kind }) => kind === 'thinning').map(({ on }) => on))].sort();
+  for (const { kind, on } of entries) {
+    const step = milestoneOf(kind, method);
+    if (step) happened.push({ kind: step, on });
+  }
+  if (thinned[1] !== undefined) happened.push({ kind: 'thinAgain', on: thinned[1] });
+  return happened;
 }

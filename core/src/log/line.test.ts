@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { crops } from '../crops/index.ts';
+import { plainCatalogue } from '../crops/index.ts';
 import { milestoneOf } from './entry.ts';
 import { plain, readLine } from './line.ts';
 
 const context = {
   today: '2026-05-20',
-  crops,
+  crops: plainCatalogue.crops,
   beds: [
     { id: 'b1', name: 'Bed 1' },
     { id: 'b7', name: 'Bed 7' },

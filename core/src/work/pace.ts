@@ -8,6 +8,13 @@ import type { TaskKind } from './task.ts';
 const pace: Record<TaskKind, { fixed: number; perPlant: number; perMetre: number }> = {
   startIndoors: { fixed: 10, perPlant: 0.25, perMetre: 0 },
   sow: { fixed: 5, perPlant: 0, perMetre: 1.2 },
+  potOn: { fixed: 5, perPlant: 0.4, perMetre: 0 },
+  support: { fixed: 5, perPlant: 0, perMetre: 2.5 },
+  netOn: { fixed: 5, perPlant: 0, perMetre: 2 },
+  netOff: { fixed: 5, perPlant: 0, perMetre: 0.8 },
+  cover: { fixed: 5, perPlant: 0, perMetre: 1.5 },
+  feed: { fixed: 3, perPlant: 0, perMetre: 0.8 },
+  thinAgain: { fixed: 5, perPlant: 0, perMetre: 2 },
   thin: { fixed: 5, perPlant: 0, perMetre: 2 },
   hardenOff: { fixed: 10, perPlant: 0, perMetre: 0 },
   setOut: { fixed: 3, perPlant: 0.2, perMetre: 0 },

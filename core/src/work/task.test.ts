@@ -1,11 +1,14 @@
 import { describe, expect, it } from 'vitest';
-import { cropById } from '../crops/index.ts';
-import { amounts, milestones } from '../season/index.ts';
+import { plainCatalogue } from '../crops/index.ts';
+import { almanacOf, climateOfFrosts } from '../place/index.ts';
+import { amounts, defaultRules, milestones } from '../season/index.ts';
 import { minutesFor } from './pace.ts';
 import { taskId, taskParts, taskState, tasksFor } from './task.ts';
 
-const place = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
-const crop = cropById('tomato')!;
+const almanac = almanacOf(
+  climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
+);
+const crop = plainCatalogue.crop('tomato')!;
 const plan = {
   crop,
   variety: crop.varieties[0]!,
@@ -18,25 +21,45 @@ const room = amounts(crop, 'startIndoors', 'rows', 1.2, 7.3);
 
 describe('tasks', () => {
   it('keep their ids when the plan moves', () => {
-    const before = tasksFor('p1', milestones(plan, place)!, room);
+    const before = tasksFor('p1', 'startIndoors', milestones(plan, almanac)!, room);
     const after = tasksFor(
       'p1',
-      milestones(plan, place, [{ kind: 'startIndoors', on: '2026-04-20' }])!,
+      'startIndoors',
+      milestones(plan, almanac, defaultRules, [{ kind: 'startIndoors', on: '2026-04-20' }])!,
       room,
     );
-    expect(after.map((t) => t.id)).toEqual(before.map((t) => t.id));
+    // A cover is no longer needed by what goes out after the frosts.
+    const kept = before.filter((task) => task.kind !== 'cover');
+    expect(after.map((t) => t.id)).toEqual(kept.map((t) => t.id));
     expect(after.map((t) => t.on)).not.toEqual(before.map((t) => t.on));
     expect(after[0]!.doneByLog).toBe(true);
   });
 
   it('are behind us when a later step has happened', () => {
-    const steps = milestones(plan, place, [{ kind: 'setOut', on: '2026-05-21' }])!;
-    const done = tasksFor('p1', steps, room).filter((task) => task.doneByLog);
-    expect(done.map((task) => task.kind)).toEqual(['startIndoors', 'hardenOff', 'setOut']);
+    const steps = milestones(plan, almanac, defaultRules, [{ kind: 'setOut', on: '2026-05-21' }])!;
+    const done = tasksFor('p1', 'startIndoors', steps, room).filter((task) => task.doneByLog);
+    expect(done.map((task) => task.kind)).toEqual(['startIndoors', 'potOn', 'hardenOff', 'setOut']);
+  });
+
+  it('leave work beside the course open until the picking: a net may still go on after setting out', () => {
+    const fact = (kind: 'setOut' | 'firstPick', on: string) =>
+      tasksFor('p1', 'startIndoors', milestones(plan, almanac, defaultRules, [{ kind, on }])!, room);
+    const feed = (tasks: ReturnType<typeof fact>) => tasks.find((task) => task.kind === 'feed')!;
+    expect(feed(fact('setOut', '2026-05-21')).doneByLog).toBe(false);
+    expect(feed(fact('firstPick', '2026-08-01')).doneByLog).toBe(true);
+  });
+
+  it('know that a set is up after it is planted', () => {
+    const onion = plainCatalogue.crop('onion')!;
+    const planted = { ...plan, crop: onion, variety: onion.varieties[0]!, method: 'setPlants' } as const;
+    const steps = milestones(planted, almanac, defaultRules, [{ kind: 'emerge', on: '2026-05-01' }])!;
+    const done = tasksFor('p1', 'setPlants', steps, room).filter((task) => task.doneByLog);
+    expect(done.map((task) => task.kind)).toEqual(['setOut']);
   });
 
   it('have ids that read back', () => {
-    expect(taskParts(taskId('p1', 'setOut'))).toEqual({ plantingId: 'p1', kind: 'setOut' });
+    expect(taskParts(taskId('p1', 'setOut'))).toEqual({ plantingId: 'p1', kind: 'setOut', season: null });
+    expect(taskParts(taskId('p1', 'feed', 2027))).toEqual({ plantingId: 'p1', kind: 'feed', season: 2027 });
     expect(taskParts('p1.dance')).toBeNull();
     expect(taskParts('p1.sow.more')).toBeNull();
     expect(taskParts('')).toBeNull();

@@ -1,19 +1,43 @@
 import type { Day } from '../calendar/index.ts';
-import type { Amounts, Milestone, MilestoneKind, Window } from '../season/index.ts';
+import type { Method } from '../crops/index.ts';
+import {
+  type Amounts,
+  courseRank,
+  type Milestone,
+  type MilestoneKind,
+  sideSteps,
+  type Window,
+} from '../season/index.ts';
 import { minutesFor } from './pace.ts';
 
-export const taskKinds = ['startIndoors', 'sow', 'thin', 'hardenOff', 'setOut', 'pick', 'clear'] as const;
+export const taskKinds = [
+  'startIndoors',
+  'potOn',
+  'support',
+  'sow',
+  'thin',
+  'thinAgain',
+  'hardenOff',
+  'setOut',
+  'netOn',
+  'cover',
+  'feed',
+  'netOff',
+  'pick',
+  'clear',
+] as const;
 export type TaskKind = (typeof taskKinds)[number];
 
+/** Steps that are work, by the task they become; coming up and the last pick are not. */
 const taskOf: Partial<Record<MilestoneKind, TaskKind>> = {
-  startIndoors: 'startIndoors',
-  sow: 'sow',
-  thin: 'thin',
-  hardenOff: 'hardenOff',
-  setOut: 'setOut',
+  ...(Object.fromEntries(taskKinds.filter((kind) => kind !== 'pick').map((kind) => [kind, kind])) as Partial<
+    Record<MilestoneKind, TaskKind>
+  >),
   firstPick: 'pick',
-  clear: 'clear',
 };
+
+/** Steps after which work beside the plant's course is behind us, done or not. */
+const endsSideWork: readonly MilestoneKind[] = ['firstPick', 'lastPick', 'clear'];
 
 export type TaskState = 'waiting' | 'open' | 'late' | 'done';
 
@@ -35,31 +59,57 @@ export interface Task {
   minutes: number;
 }
 
-/** The id of a planting's task of a kind: the same for the same planting, however often it is reckoned. */
-export const taskId = (plantingId: string, kind: TaskKind): string => `${plantingId}.${kind}`;
+/**
+ * The id of a planting's task of a kind: the same for the same planting, however often it is reckoned.
+ * @param season for what stands for years, the later season it is done in; each year has its own feeding
+ */
+export const taskId = (plantingId: string, kind: TaskKind, season: number | null = null): string =>
+  season === null ? `${plantingId}.${kind}` : `${plantingId}.${kind}.${season}`;
 
 /** The parts of a task id, or null for text that is not one. */
-export function taskParts(id: string): { plantingId: string; kind: TaskKind } | null {
-  const [plantingId, kind, ...rest] = id.split('.');
+export function taskParts(id: string): { plantingId: string; kind: TaskKind; season: number | null } | null {
+  const [plantingId, kind, season, ...rest] = id.split('.');
   if (!plantingId || rest.length > 0 || !taskKinds.includes(kind as TaskKind)) return null;
-  return { plantingId, kind: kind as TaskKind };
+  if (season !== undefined && !/^\d{4}$/.test(season)) return null;
+  return { plantingId, kind: kind as TaskKind, season: season === undefined ? null : Number(season) };
 }
 
-/** The tasks of a planting, in the order of its steps. */
-export function tasksFor(plantingId: string, steps: readonly Milestone[], amounts: Amounts): Task[] {
-  const lastDone = steps.findLastIndex((step) => step.done);
-  return steps.flatMap((step, i) => {
+/**
+ * The tasks of a planting, in the order of its steps.
+ * @param season the later season shown, for what stands for years
+ */
+export function tasksFor(
+  plantingId: string,
+  method: Method,
+  steps: readonly Milestone[],
+  amounts: Amounts,
+  season: number | null = null,
+): Task[] {
+  const course = steps.filter((step) => !sideSteps.includes(step.kind));
+  const lastDone = course
+    .filter((step) => step.done)
+    .reduce<Milestone | undefined>(
+      (last, step) => (last && courseRank(last.kind, method) > courseRank(step.kind, method) ? last : step),
+      undefined,
+    );
+  const isOver = steps.some((step) => step.done && endsSideWork.includes(step.kind));
+  // The course is told by its order, for a fact may lie before what came ahead of it in the plan.
+  const isBehind = (step: Milestone): boolean =>
+    sideSteps.includes(step.kind)
+      ? step.done || isOver
+      : lastDone !== undefined && courseRank(step.kind, method) <= courseRank(lastDone.kind, method);
+  return steps.flatMap((step) => {
     const kind = taskOf[step.kind];
     if (!kind) return [];
     const { plants, seeds, packing } = amounts;
     return [
       {
-        id: taskId(plantingId, kind),
+        id: taskId(plantingId, kind, season),
         plantingId,
         kind,
         window: step.window,
         on: step.on,
-        doneByLog: i <= lastDone,
+        doneByLog: isBehind(step),
         plants,
         seeds,
         rowLength: packing.rowLength,
