@@ -26,7 +26,10 @@ function parametersOf(schema: z.ZodType, where: 'path' | 'query'): Json[] {
 function operation(name: RouteName, route: Route): Json {
   const hasBody = route.method === 'PUT' || route.method === 'POST';
   const body = schemaOf(route.body, 'input');
-  const takesBody = hasBody && Object.keys((body.properties as Json | undefined) ?? {}).length > 0;
+  const isFile = route.bodyType !== 'application/json';
+  const takesBody =
+    hasBody && (isFile || Object.keys((body.properties as Json | undefined) ?? {}).length > 0);
+  const content = { [route.bodyType]: { schema: isFile ? { type: 'string' } : body } };
   return {
     operationId: name,
     summary: route.summary,
@@ -38,9 +41,7 @@ function operation(name: RouteName, route: Route): Json {
         ? [{ name: 'If-Match', in: 'header', required: false, schema: { type: 'string' } }]
         : []),
     ],
-    ...(takesBody
-      ? { requestBody: { required: true, content: { 'application/json': { schema: body } } } }
-      : {}),
+    ...(takesBody ? { requestBody: { required: true, content } } : {}),
     responses: {
       200: {
         description: 'OK',

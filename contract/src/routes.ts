@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import * as crew from './crew/index.ts';
+import * as crops from './crops/index.ts';
 import * as ground from './ground/index.ts';
 import * as harvest from './harvest/index.ts';
 import * as log from './log/index.ts';
@@ -46,6 +47,31 @@ const shapes = {
     params: inGarden,
     body: place.gardenInput,
     answer: place.garden,
+  }),
+  saveNormals: shape({ params: inGarden, body: place.normalsInput, answer: place.garden }),
+  saveRules: shape({ params: inGarden, body: place.rulesInput, answer: place.garden }),
+  importStation: shape({
+    params: inGarden,
+    query: place.stationQuery,
+    bodyType: 'text/csv',
+    answer: place.stationImported,
+  }),
+  removeStation: shape({ params: inGarden, answer: place.garden }),
+  weather: shape({ params: inGarden, answer: place.weather }),
+  ownCrops: shape({ params: inGarden, answer: z.array(crops.ownCrop) }),
+  saveOwnCrop: shape({ params: thing, body: crops.ownCropInput, answer: crops.ownCrop }),
+  removeOwnCrop: shape({ params: thing }),
+  cropFile: shape({
+    params: inGarden,
+    query: crops.cropFileQuery,
+    answer: z.string(),
+    mediaType: 'text/plain',
+  }),
+  importCrops: shape({
+    params: inGarden,
+    query: crops.cropImportQuery,
+    bodyType: 'text/csv',
+    answer: crops.cropImport,
   }),
   setClock: shape({
     params: inGarden,
@@ -102,6 +128,11 @@ const shapes = {
     params: thing,
     body: season.plantingInput,
     answer: season.planting,
+  }),
+  savePlantings: shape({
+    params: inGarden,
+    body: season.plantingsInput,
+    answer: z.array(season.planting),
   }),
   removePlanting: shape({ params: thing }),
   tasks: shape({

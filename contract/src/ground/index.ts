@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { offsetC } from '../place/index.ts';
 import { id, line, metres, size, version, words, year } from '../wire/index.ts';
 
 /** How a bed is held in a season. */
@@ -10,6 +11,8 @@ export const bedInput = z.strictObject({
   y: metres,
   width: size,
   length: size,
+  /** how much warmer it is here than in the rest of the garden */
+  offsetC,
   note: words(500),
 });
 

@@ -1,4 +1,4 @@
-import { destinations, entryKinds } from '@unity-acre/core/log';
+import { destinations, type EntryKind, entryKinds } from '@unity-acre/core/log';
 import { isLengthUnit } from '@unity-acre/core/units';
 import { z } from 'zod';
 import { move } from '../season/index.ts';
@@ -59,6 +59,39 @@ export const entryQuery = z.object({
   after: z.string().max(60).optional(),
 });
 export const entryPage = z.object({ entries: z.array(entry), next: z.string().nullable() });
+
+/** What the audit trail speaks of: things of the garden, and entries by their kind. */
+export type ChangeThing =
+  | 'bed'
+  | 'tenure'
+  | 'landmark'
+  | 'garden'
+  | 'climate'
+  | 'rules'
+  | 'station'
+  | 'crop'
+  | 'crops'
+  | 'person'
+  | 'planting'
+  | 'plantings'
+  | 'task'
+  | 'session'
+  | 'signUp'
+  | 'change'
+  | EntryKind;
+export type ChangeDeed =
+  | 'saved'
+  | 'removed'
+  | 'imported'
+  | 'done'
+  | 'reopened'
+  | 'made'
+  | 'takenBack'
+  | 'undone'
+  | 'logged'
+  | 'struckOut';
+/** What was done, as `thing.deed`. */
+export type ChangeVerb = `${ChangeThing}.${ChangeDeed}`;
 
 /** One row of the audit trail. */
 export const change = z.object({

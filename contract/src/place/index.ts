@@ -1,7 +1,19 @@
 import { isTimeZone } from '@unity-acre/core/calendar';
-import { frostsInOrder } from '@unity-acre/core/place';
+import { type Climate, frostsInOrder, skipReasons, stationUnits } from '@unity-acre/core/place';
+import {
+  cucurbitSchools,
+  depthSchools,
+  evidenceSchools,
+  frostRisks,
+  hardeningSchools,
+  shortDayAllowances,
+  thinningSchools,
+} from '@unity-acre/core/season';
 import { z } from 'zod';
 import { day, id, line, monthDay, noIssueSoFar, version } from '../wire/index.ts';
+
+/** How much warmer a spot is than the station, °C: negative in a cold hollow, positive at a warm wall. */
+export const offsetC = z.number().min(-6).max(6);
 
 /** What a coordinator says of a garden. */
 export const gardenInput = z
@@ -15,8 +27,53 @@ export const gardenInput = z
     lastFrost: monthDay,
     /** median first autumn frost */
     firstFrost: monthDay,
+    offsetC,
   })
   .refine(frostsInOrder, { path: ['firstFrost'], message: 'frostOrder', when: noIssueSoFar });
+
+const months = (value: z.ZodNumber) => z.array(value).length(12);
+const celsius = z.number().min(-60).max(50);
+
+/** Means by month, January first, as climate tables print them; null takes them away. */
+export const normalsInput = z.strictObject({
+  normals: z
+    .strictObject({ low: months(celsius), high: months(celsius), rain: months(z.number().min(0).max(3000)) })
+    .superRefine(({ low, high }, context) => {
+      for (const [month, value] of low.entries()) {
+        if (value >= high[month]!) {
+          context.addIssue({ code: 'custom', path: ['low', month], message: 'lowAboveHigh' });
+        }
+      }
+    })
+    .nullable(),
+});
+
+const one = <const T extends readonly number[]>(values: T) =>
+  z.number().refine((value) => values.includes(value), 'notOffered');
+
+/** How the garden does things where growers disagree. */
+export const rulesInput = z.strictObject({
+  frostRisk: one(frostRisks),
+  cucurbits: z.enum(cucurbitSchools),
+  hardening: z.enum(hardeningSchools),
+  depth: z.enum(depthSchools),
+  shortDays: one(shortDayAllowances),
+  thinning: z.enum(thinningSchools),
+  evidence: z.enum(evidenceSchools),
+});
+
+/** A station's record as the garden holds it. */
+export const stationRecord = z.object({
+  name: z.string(),
+  importedAt: z.string(),
+  first: day,
+  last: day,
+  days: z.number().int(),
+  gaps: z.number().int(),
+});
+
+// The core's type says what a climate holds.
+const climate = z.looseObject({ basis: z.string() }) as unknown as z.ZodType<Climate>;
 
 export const garden = gardenInput.safeExtend({
   id,
@@ -25,10 +82,50 @@ export const garden = gardenInput.safeExtend({
   today: day,
   /** true where the clock is set by hand, as in the demo */
   clockIsSet: z.boolean(),
+  rules: rulesInput,
+  normals: normalsInput.shape.normals,
+  record: stationRecord.nullable(),
+  /** the climate that dates are reckoned from, reduced from the best that is known */
+  climate,
 });
 
 /** Moving a hand-set clock. */
 export const clockInput = z.strictObject({ today: day });
 
+/** The largest station file taken, bytes: a century of days is a tenth of it. */
+export const STATION_FILE_BYTES = 40_000_000;
+
+export const stationQuery = z.object({
+  units: z.enum([...stationUnits, 'tell']).default('tell'),
+  name: z.string().trim().max(120).default(''),
+});
+
+/** What was read of a station's file. */
+export const stationReport = z.object({
+  rows: z.number().int(),
+  first: day,
+  last: day,
+  days: z.number().int(),
+  gaps: z.number().int(),
+  units: z.enum(stationUnits),
+  outOfOrder: z.number().int(),
+  skipped: z.array(
+    z.object({ reason: z.enum(skipReasons), rows: z.number().int(), lines: z.array(z.number().int()) }),
+  ),
+});
+export const stationImported = z.object({ report: stationReport, garden });
+
+const weatherDay = z.object({ on: day, low: z.number(), high: z.number(), rain: z.number() });
+
+/** What the garden's station has seen lately, and what it foretells. */
+export const weather = z.object({
+  seen: z.array(weatherDay),
+  forecast: z.array(weatherDay.extend({ give: z.number(), chance: z.number() })),
+});
+
 export type GardenInput = z.infer<typeof gardenInput>;
 export type Garden = z.infer<typeof garden>;
+export type NormalsInput = z.infer<typeof normalsInput>;
+export type RulesInput = z.infer<typeof rulesInput>;
+export type StationReport = z.infer<typeof stationReport>;
+export type Weather = z.infer<typeof weather>;

@@ -18,6 +18,10 @@ export const plantingInput = z.strictObject({
   length: size,
   /** the day chosen for the first step; null follows the reckoned best day */
   startOn: day.nullable(),
+  /** the planting whose stage this one waits for, such as corn three inches tall */
+  afterId: id.nullable(),
+  /** days from its emergence to that stage */
+  afterDays: z.number().int().min(0).max(120).nullable(),
   note: words(500),
 });
 
@@ -31,9 +35,18 @@ export const milestone = z.object({
   on: day,
   done: z.boolean(),
   reasons: z.object({ earliest: z.array(reason), best: z.array(reason), latest: z.array(reason) }),
+  /** for emergence: the day after which seed that is not up is suspect */
+  overdueAfter: day.optional(),
 });
 
-export const move = z.object({ kind: z.enum(milestoneKinds), from: day, to: day, days: z.number().int() });
+export const move = z.object({
+  kind: z.enum(milestoneKinds),
+  from: day,
+  to: day,
+  days: z.number().int(),
+  /** the logged step that it follows; null where it was logged itself */
+  because: z.enum(milestoneKinds).nullable(),
+});
 
 export const planting = plantingInput.safeExtend({
   id,
@@ -49,8 +62,14 @@ export const planting = plantingInput.safeExtend({
   overdueAfter: day.nullable(),
 });
 
+/** Several new plantings planned together: a series, or crops that wait for one another. Undone together too. */
+export const plantingsInput = z.strictObject({
+  plantings: z.array(plantingInput.safeExtend({ id })).min(1).max(40),
+});
+
 export const plantingQuery = z.object({ year });
 
 export type PlantingInput = z.infer<typeof plantingInput>;
+export type PlantingsInput = z.infer<typeof plantingsInput>;
 export type Planting = z.infer<typeof planting>;
 export { window as windowShape };

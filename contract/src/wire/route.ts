@@ -14,6 +14,8 @@ export interface Shapes<
   answer: Answer;
   /** the media type of the answer where it is not JSON */
   mediaType: string;
+  /** the media type of what is sent where it is not JSON: a file, read as it arrives */
+  bodyType: string;
 }
 
 export interface Route extends Shapes {
@@ -41,4 +43,5 @@ export const shape = <
   body: parts.body ?? (nothing as unknown as Body),
   answer: parts.answer ?? (done as unknown as Answer),
   mediaType: parts.mediaType ?? 'application/json',
+  bodyType: parts.bodyType ?? 'application/json',
 });
