@@ -47,9 +47,12 @@ module.exports = {
       comment:
         'Another room may use what a room offers (index), its rows (entity), and who is calling (crew/caller).',
       severity: 'error',
-      from: { path: '^server/src/(place|ground|crew|season|work|log|harvest)/', pathNot: '\\.test\\.ts$' },
+      from: {
+        path: '^server/src/(place|crops|ground|crew|season|work|log|harvest)/',
+        pathNot: '\\.test\\.ts$',
+      },
       to: {
-        path: '^server/src/(place|ground|crew|season|work|log|harvest)/',
+        path: '^server/src/(place|crops|ground|crew|season|work|log|harvest)/',
         pathNot: ['^server/src/$1/', '/(index|entity|caller)\\.ts$'],
       },
     },

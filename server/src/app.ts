@@ -4,6 +4,7 @@ import express, { type Express, type RequestHandler, type Response } from 'expre
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { access, type DemoSignIns, peopleRoutes } from './crew/index.ts';
+import { cropRoutes } from './crops/index.ts';
 import type { Store } from './database/store.ts';
 import { groundRoutes } from './ground/index.ts';
 import { harvestRoutes } from './harvest/index.ts';
@@ -87,6 +88,7 @@ export function createApp(options: AppOptions): Express {
     openapi: async () => document,
     ...access(options.demoSignIns ?? []),
     ...placeRoutes,
+    ...cropRoutes,
     ...groundRoutes,
     ...peopleRoutes,
     ...seasonRoutes,

@@ -1,5 +1,6 @@
 export { hashPassword } from './crew/password.ts';
 export { openStore, type Store } from './database/store.ts';
 export { tables } from './database/tables.ts';
+export { storedRecord } from './place/index.ts';
 export { readSettings, type Settings } from './settings.ts';
 export { type Running, start, stopOnSignals } from './start.ts';

@@ -1,4 +1,5 @@
 import { type RouteName, roles, routes } from '@unity-acre/contract';
+import { defaultRules } from '@unity-acre/core/season';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gardens } from '../place/entity.ts';
 import { gardenInput, Harness, newId, password, type TestGarden } from '../testing/harness.ts';
@@ -21,6 +22,9 @@ beforeAll(async () => {
     id: elsewhere,
     gardenId: elsewhere,
     version: 1,
+    rules: defaultRules,
+    normals: null,
+    recordId: null,
     setToday: null,
   });
   const neighbour = await garden.member('volunteer', 'Neighbour');

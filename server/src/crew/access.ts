@@ -1,4 +1,5 @@
 import type { Me } from '@unity-acre/contract/crew';
+import { defaultRules } from '@unity-acre/core/season';
 import { v7 as newId } from 'uuid';
 import type { Store } from '../database/store.ts';
 import type { Call, Handlers } from '../http/handle.ts';
@@ -47,6 +48,9 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
             id: body.id,
             gardenId: body.id,
             version: 1,
+            rules: defaultRules,
+            normals: null,
+            recordId: null,
             setToday: null,
           });
           await manager.insert(accounts, account);

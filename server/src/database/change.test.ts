@@ -10,7 +10,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-const bedBody = (name: string, x = 0) => ({ name, x, y: 0, width: 1.3, length: 7, note: '' });
+const bedBody = (name: string, x = 0) => ({ name, x, y: 0, width: 1.3, length: 7, offsetC: 0, note: '' });
 
 describe('writes by client-made ids', () => {
   it('are the same row, once or five times', async () => {

@@ -1,4 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
+import type { ChangeVerb } from '@unity-acre/contract/log';
 import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { Refusal } from '../http/refusal.ts';
@@ -7,11 +8,11 @@ import type { GardenRow } from './rows.ts';
 import { isForeignKeyError } from './sqlite.ts';
 import type { Store } from './store.ts';
 
-/** Who changes what. `verb` is `thing.verb`; `what` names the thing to people. */
+/** Who changes what. `what` names the thing to people. */
 export interface Deed {
   gardenId: string;
   personId: string;
-  verb: string;
+  verb: ChangeVerb;
   what: string;
 }
 
@@ -139,7 +140,12 @@ export function change<T>(
  * @throws Refusal `cannotUndo` where a row has changed since, or others have come to depend on it
  */
 export async function undo(store: Store, undone: ChangeEntity, personId: string): Promise<string | null> {
-  const deed = { gardenId: undone.gardenId, personId, verb: 'change.undone', what: undone.what };
+  const deed: Deed = {
+    gardenId: undone.gardenId,
+    personId,
+    verb: 'change.undone',
+    what: undone.what,
+  };
   const { changeId } = await change(store, deed, async (writing) => {
     for (const { entity, before, after } of [...undone.rows].reverse()) {
       await takeBack(writing, entity, before, after);

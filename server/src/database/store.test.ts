@@ -2,10 +2,16 @@ import { spawn } from 'node:child_process';
 import { copyFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { defaultRules } from '@unity-acre/core/season';
 import Database from 'better-sqlite3';
+import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { beds } from '../ground/entity.ts';
+import { gardens } from '../place/entity.ts';
+import { plantings } from '../season/entity.ts';
 import { Harness, newId, observation } from '../testing/harness.ts';
-import { UnusableDatabase } from './sqlite.ts';
+import { First1764000000000 } from './migrations/first.ts';
+import { sqliteOptions, UnusableDatabase } from './sqlite.ts';
 import { DATABASE_FILE, openStore } from './store.ts';
 
 let folder: string;
@@ -128,4 +134,55 @@ it('keeps everything it acknowledged when the server is killed while entries are
   );
   expect(lines).toBe(kept.size);
   await second.close(true);
+});
+
+describe('a database of the first version', () => {
+  it('is brought up to date with its rows as they were, and what is new at its usual value', async () => {
+    const source = new DataSource({
+      ...sqliteOptions(file()),
+      entities: [],
+      migrations: [First1764000000000],
+      migrationsTransactionMode: 'all',
+    });
+    await source.initialize();
+    await source.runMigrations();
+    const garden = [
+      'g1',
+      'g1',
+      1,
+      'Old Mill',
+      44.5,
+      -88,
+      'America/Chicago',
+      'imperial',
+      '05-10',
+      '10-03',
+      null,
+    ];
+    await source.query(`INSERT INTO garden VALUES (${garden.map(() => '?').join(', ')})`, garden);
+    await source.query("INSERT INTO bed VALUES ('b1', 'g1', 1, 'Bed 1', 0, 0, 1.2, 7.3, '')");
+    await source.query(
+      "INSERT INTO planting VALUES ('p1', 'g1', 1, 'pea', 'snap', 'b1', 2026, 'spring', 'sowInPlace', 'rows', 1.2, 6, NULL, '')",
+    );
+    await source.destroy();
+
+    const store = await openStore(folder);
+    expect(await store.manager.findOneByOrFail(gardens, { id: 'g1' })).toMatchObject({
+      name: 'Old Mill',
+      lastFrost: '05-10',
+      offsetC: 0,
+      rules: defaultRules,
+      normals: null,
+      recordId: null,
+    });
+    expect(await store.manager.findOneByOrFail(beds, { id: 'b1' })).toMatchObject({
+      length: 7.3,
+      offsetC: 0,
+    });
+    expect(await store.manager.findOneByOrFail(plantings, { id: 'p1' })).toMatchObject({
+      cropId: 'pea',
+      afterId: null,
+    });
+    await store.close();
+  });
 });

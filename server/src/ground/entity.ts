@@ -12,7 +12,13 @@ const rectangle = () => ({ x: real(), y: real(), width: real(), length: real() }
 export const beds = new EntitySchema<BedEntity>({
   name: 'bed',
   foreignKeys: refersTo('bed', { gardenId: 'garden' }),
-  columns: { ...gardenRow(), name: text(), ...rectangle(), note: longText() },
+  columns: {
+    ...gardenRow(),
+    name: text(),
+    ...rectangle(),
+    offsetC: { ...real(), default: 0 },
+    note: longText(),
+  },
   indices: [{ name: 'bed_name', columns: ['gardenId', 'name'], unique: true }],
 });
 

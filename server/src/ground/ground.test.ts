@@ -17,7 +17,7 @@ describe('beds', () => {
     [{ x: 'left' }, 'x', 'wrongType'],
     [{ name: '' }, 'name', 'required'],
   ])('are refused with %o at %s', async (over, field, code) => {
-    const body = { name: 'Odd', x: 0, y: 0, width: 1, length: 2, note: '', ...over };
+    const body = { name: 'Odd', x: 0, y: 0, width: 1, length: 2, offsetC: 0, note: '', ...over };
     const { status, problem } = await garden.ask('saveBed', { params: { id: newId() }, body });
     expect(status).toBe(422);
     expect(problem.errors).toEqual([expect.objectContaining({ field, code })]);
@@ -29,7 +29,7 @@ describe('beds', () => {
     expect(names).toEqual(['Bed 1', 'Bed 2', 'Bed 10']);
     const again = await garden.ask('saveBed', {
       params: { id: newId() },
-      body: { name: 'Bed 2', x: 0, y: 0, width: 1, length: 1, note: '' },
+      body: { name: 'Bed 2', x: 0, y: 0, width: 1, length: 1, offsetC: 0, note: '' },
     });
     expect(again.problem.errors).toEqual([expect.objectContaining({ field: 'name', code: 'nameTaken' })]);
   });

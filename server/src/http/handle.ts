@@ -11,6 +11,7 @@ import {
   type RouteName,
   routes,
 } from '@unity-acre/contract';
+import type { ChangeVerb } from '@unity-acre/contract/log';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import { type Caller, type Member, memberOf, whoAsks } from '../crew/caller.ts';
 import { change, type IfMatch, type Writing } from '../database/change.ts';
@@ -34,7 +35,7 @@ export interface Call<Name extends RouteName> {
   /** the address people use, without a slash at its end */
   publicUrl: string;
   /** Does the work as one undoable change in the name of the caller, and names it to the client. */
-  change<T>(verb: string, what: string, work: (writing: Writing) => Promise<T>): Promise<T>;
+  change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T>;
 }
 
 type Handler<Name extends RouteName> = (call: Call<Name>) => Promise<AnswerOf<Name>>;
@@ -98,7 +99,7 @@ async function answerTo(
     request,
     response,
     publicUrl: publicUrl(),
-    async change<T>(verb: string, what: string, work: (writing: Writing) => Promise<T>): Promise<T> {
+    async change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T> {
       if (!member) throw new Error(`${route.path} has no garden`);
       const { garden, person } = member;
       const deed = { gardenId: garden.id, personId: person.id, verb, what };

@@ -1,10 +1,10 @@
 import type { Entry, EntryInput } from '@unity-acre/contract/log';
-import { cropById } from '@unity-acre/core/crops';
 import { milestoneOf } from '@unity-acre/core/log';
-import { type Move, milestoneKinds, moves } from '@unity-acre/core/season';
+import { courseRank, type MilestoneKind, type Move, moves, sideSteps } from '@unity-acre/core/season';
 import { isWeightUnit, toGrams } from '@unity-acre/core/units';
 import type { EntityManager } from 'typeorm';
 import { people } from '../crew/entity.ts';
+import { catalogueOf } from '../crops/index.ts';
 import type { Writing } from '../database/change.ts';
 import { beds } from '../ground/entity.ts';
 import type { Call, Handlers } from '../http/handle.ts';
@@ -58,33 +58,35 @@ async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<P
   const { body, params, member, store } = call;
   const { gardenId } = params;
   if (body.on > todayIn(member.garden, store.clock)) throw invalid('on', 'inFuture');
-  if (body.cropId && !cropById(body.cropId)) throw invalid('cropId', 'unknownCrop');
+  if (body.cropId && !(await catalogueOf(manager, gardenId)).crop(body.cropId))
+    throw invalid('cropId', 'unknownCrop');
   if (body.bedId && !(await manager.existsBy(beds, { id: body.bedId, gardenId })))
     throw invalid('bedId', 'unknownBed');
   if (!body.plantingId) return null;
   const planting = await manager.findOneBy(plantings, { id: body.plantingId, gardenId });
   if (!planting) throw invalid('plantingId', 'unknownPlanting');
   const step = milestoneOf(body.kind, planting.method);
-  if (body.kind !== 'observation' && !step) throw invalid('kind', 'methodHasNoSuchStep');
+  if (body.kind !== 'observation' && body.kind !== 'stage' && !step)
+    throw invalid('kind', 'methodHasNoSuchStep');
   if (step) await checkOrder(manager, planting, params.id, step, body.on);
   return planting;
 }
-
-type Step = (typeof milestoneKinds)[number];
 
 /** Seed is not up before it is sown: steps that are logged stand in the order in which a plant meets them. */
 async function checkOrder(
   manager: EntityManager,
   planting: PlantingEntity,
   entryId: string,
-  step: Step,
+  step: MilestoneKind,
   on: string,
 ) {
+  if (sideSteps.includes(step)) return;
+  const rank = (kind: MilestoneKind) => courseRank(kind, planting.method);
   const others = await manager.findBy(entries, { plantingId: planting.id });
   for (const other of others) {
     const kind = milestoneOf(other.kind, planting.method);
-    if (other.id === entryId || !kind || kind === step) continue;
-    const earlier = milestoneKinds.indexOf(kind) < milestoneKinds.indexOf(step);
+    if (other.id === entryId || !kind || kind === step || sideSteps.includes(kind)) continue;
+    const earlier = rank(kind) < rank(step);
     if (earlier && other.on > on) throw invalid('on', 'beforePrevious');
     if (!earlier && other.on < on) throw invalid('on', 'afterNext');
   }

@@ -1,5 +1,7 @@
+import type { Climate, MonthlyNormals } from '@unity-acre/core/place';
+import type { HouseRules } from '@unity-acre/core/season';
 import { EntitySchema } from 'typeorm';
-import { key, maybe, real, text, whole } from '../database/columns.ts';
+import { json, key, longText, maybe, real, text, whole } from '../database/columns.ts';
 
 export interface GardenEntity {
   id: string;
@@ -13,9 +15,19 @@ export interface GardenEntity {
   units: 'imperial' | 'metric';
   lastFrost: string;
   firstFrost: string;
+  /** how much warmer the garden is than its station, °C */
+  offsetC: number;
+  rules: HouseRules;
+  normals: MonthlyNormals | null;
+  /** the station's record the climate is reduced from; null where there is none */
+  recordId: string | null;
   /** the day a hand-set clock shows; null for the real clock */
   setToday: string | null;
 }
+
+/** What the database gives a garden without rules; it changes with a migration only. */
+const FIRST_RULES =
+  '{"frostRisk":0.25,"cucurbits":"sowAtLastFrost","hardening":"sevenDays","depth":"double","shortDays":14,"thinning":"twoPasses","evidence":"tested"}';
 
 export const gardens = new EntitySchema<GardenEntity>({
   name: 'garden',
@@ -30,6 +42,41 @@ export const gardens = new EntitySchema<GardenEntity>({
     units: text(),
     lastFrost: text(),
     firstFrost: text(),
+    offsetC: { ...real(), default: 0 },
+    rules: { ...json(), default: FIRST_RULES },
+    normals: maybe(json()),
+    recordId: maybe(text()),
     setToday: maybe(text()),
   },
+});
+
+/** A station's days as they were imported. A row is never changed: another import makes another. */
+export interface StationRecordEntity {
+  id: string;
+  gardenId: string;
+  name: string;
+  importedAt: string;
+  first: string;
+  days: number;
+  gaps: number;
+  /** tenths of °C and mm in 16 bits, base64, as `packRecord` packs them */
+  tenths: string;
+  /** what the record was reduced to at the latitude the garden had then */
+  climate: Climate;
+}
+
+export const stationRecords = new EntitySchema<StationRecordEntity>({
+  name: 'station_record',
+  columns: {
+    id: key(),
+    gardenId: text(),
+    name: text(),
+    importedAt: text(),
+    first: text(),
+    days: whole(),
+    gaps: whole(),
+    tenths: longText(),
+    climate: json(),
+  },
+  indices: [{ name: 'station_record_garden', columns: ['gardenId'] }],
 });

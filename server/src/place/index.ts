@@ -1,2 +1,3 @@
+export { climateOf, storedRecord } from './climate.ts';
 export { placeRoutes } from './routes.ts';
 export { todayIn } from './today.ts';

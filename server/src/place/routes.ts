@@ -1,27 +1,71 @@
-import type { Garden } from '@unity-acre/contract/place';
-import type { Clock } from '../database/store.ts';
+import { addDays } from '@unity-acre/core/calendar';
+import { stationForecast, stationWeather } from '@unity-acre/core/place';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
-import { type GardenEntity, gardens } from './entity.ts';
+import { climateOf } from './climate.ts';
+import { gardens } from './entity.ts';
+import { stationRoutes } from './station.ts';
 import { todayIn } from './today.ts';
+import { gardenView } from './view.ts';
 
-function gardenView(row: GardenEntity, clock: Clock): Garden {
-  const { gardenId: _, setToday, ...garden } = row;
-  return { ...garden, today: todayIn(row, clock), clockIsSet: setToday !== null };
-}
+/** How many days back the station's weather is shown. */
+const SEEN_DAYS = 7;
 
-export const placeRoutes: Pick<Handlers, 'garden' | 'saveGarden' | 'setClock'> = {
-  garden: async ({ member, store }) => gardenView(member.garden, store.clock),
+type PlaceRoutes = Pick<
+  Handlers,
+  | 'garden'
+  | 'saveGarden'
+  | 'setClock'
+  | 'saveNormals'
+  | 'saveRules'
+  | 'importStation'
+  | 'removeStation'
+  | 'weather'
+>;
+
+export const placeRoutes: PlaceRoutes = {
+  ...stationRoutes,
+
+  garden: ({ member, store }) => gardenView(store.manager, member.garden, store.clock),
 
   saveGarden: ({ member: { garden }, body, ifMatch, change, store }) =>
     change('garden.saved', body.name, async (writing) => {
-      const values = { ...body, setToday: garden.setToday };
-      return gardenView(await writing.put(gardens, garden.id, values, ifMatch), store.clock);
+      const { rules, normals, recordId, setToday } = garden;
+      const row = await writing.put(
+        gardens,
+        garden.id,
+        { ...body, rules, normals, recordId, setToday },
+        ifMatch,
+      );
+      return gardenView(writing.manager, row, store.clock);
     }),
+
+  saveNormals: ({ member: { garden }, body, ifMatch, change, store }) =>
+    change('climate.saved', '', async (writing) => {
+      const { id, gardenId: _, version: __, ...values } = garden;
+      const row = await writing.put(gardens, id, { ...values, normals: body.normals }, ifMatch);
+      return gardenView(writing.manager, row, store.clock);
+    }),
+
+  saveRules: ({ member: { garden }, body, ifMatch, change, store }) =>
+    change('rules.saved', '', async (writing) => {
+      const { id, gardenId: _, version: __, ...values } = garden;
+      const row = await writing.put(gardens, id, { ...values, rules: body }, ifMatch);
+      return gardenView(writing.manager, row, store.clock);
+    }),
+
+  weather: async ({ member: { garden }, store }) => {
+    const climate = await climateOf(store.manager, garden);
+    const today = todayIn(garden, store.clock);
+    return {
+      seen: stationWeather(climate, garden.id, addDays(today, -SEEN_DAYS), today),
+      forecast: stationForecast(climate, garden.id, today),
+    };
+  },
 
   setClock: async ({ member: { garden }, body, store }) => {
     if (garden.setToday === null) throw invalid('today', 'clockRuns');
     await store.gate.write(() => store.manager.update(gardens, { id: garden.id }, { setToday: body.today }));
-    return gardenView({ ...garden, setToday: body.today }, store.clock);
+    return gardenView(store.manager, { ...garden, setToday: body.today }, store.clock);
   },
 };

@@ -20,6 +20,8 @@ export const plantings = new EntitySchema<PlantingEntity>({
     width: real(),
     length: real(),
     startOn: maybe(text()),
+    afterId: maybe(text()),
+    afterDays: maybe(whole()),
     note: longText(),
   },
   indices: [

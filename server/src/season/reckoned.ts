@@ -1,7 +1,8 @@
 import type { Planting, PlantingInput } from '@unity-acre/contract/season';
-import { addDays, type Day } from '@unity-acre/core/calendar';
-import { type Crop, cropById, varietyOf } from '@unity-acre/core/crops';
-import { milestoneOf } from '@unity-acre/core/log';
+import type { Day } from '@unity-acre/core/calendar';
+import { type Catalogue, type Crop, varietyOf } from '@unity-acre/core/crops';
+import { type EntryKind, happenedOf } from '@unity-acre/core/log';
+import { almanacOf, type Climate } from '@unity-acre/core/place';
 import {
   type Amounts,
   amounts,
@@ -9,12 +10,17 @@ import {
   type Milestone,
   milestones,
   moves,
-  overdueAfterDays,
   type PlantingPlan,
+  type Stage,
+  stageOf,
+  startOf,
 } from '@unity-acre/core/season';
-import { type EntityManager, In } from 'typeorm';
+import { type EntityManager, In, LessThan } from 'typeorm';
+import { catalogueOf } from '../crops/index.ts';
+import { beds } from '../ground/entity.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
+import { climateOf } from '../place/index.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
 
 /** A planting with everything the core reckons of it. */
@@ -25,74 +31,190 @@ export interface Reckoned {
   /** the steps as they stood before anything was logged */
   planned: Milestone[];
   amounts: Amounts;
+  /** the season shown, where it is a later one of what stands for years */
+  season: number | null;
 }
 
 /** The catalogue's view of a planting. @returns null where the catalogue no longer has what was planted */
-export function planOf(planting: PlantingInput): PlantingPlan | null {
-  const crop = cropById(planting.cropId);
+export function planOf(
+  catalogue: Catalogue,
+  planting: PlantingInput,
+  after: Stage | null,
+): PlantingPlan | null {
+  const crop = catalogue.crop(planting.cropId);
   const variety = crop && varietyOf(crop, planting.varietyId);
   if (!crop || !variety) return null;
   const { method, turn, year, startOn } = planting;
-  return { crop, variety, method, turn, year, startOn };
+  return { crop, variety, method, turn, year, startOn, after };
 }
 
-/** What the log says of plantings: the first day of each kind of entry. */
-async function factsOf(
+interface Logged {
+  kind: EntryKind;
+  on: Day;
+}
+
+/** What the log says of plantings. */
+async function loggedOf(
   manager: EntityManager,
   rows: readonly PlantingEntity[],
-): Promise<Map<string, Happened[]>> {
-  const methods = new Map(rows.map((row) => [row.id, row.method]));
-  const facts = new Map<string, Happened[]>();
-  if (rows.length === 0) return facts;
+): Promise<Map<string, Logged[]>> {
+  const logged = new Map<string, Logged[]>();
+  if (rows.length === 0) return logged;
   const found = await manager.find(entries, {
-    where: { plantingId: In([...methods.keys()]) },
+    where: { plantingId: In(rows.map((row) => row.id)) },
     select: { plantingId: true, kind: true, on: true },
   });
   for (const { plantingId, kind, on } of found) {
-    const step = milestoneOf(kind, methods.get(plantingId!)!);
-    if (step) facts.set(plantingId!, [...(facts.get(plantingId!) ?? []), { kind: step, on }]);
+    const known = logged.get(plantingId!);
+    if (known) known.push({ kind, on });
+    else logged.set(plantingId!, [{ kind, on }]);
   }
-  return facts;
+  return logged;
 }
 
-/** Reckons plantings from what the garden is and what was logged. What the catalogue cannot place is left out. */
+/** The plantings that others wait for, and those that these wait for in turn, beyond the ones at hand. */
+async function withAwaited(
+  manager: EntityManager,
+  gardenId: string,
+  rows: readonly PlantingEntity[],
+): Promise<Map<string, PlantingEntity>> {
+  const all = new Map(rows.map((row) => [row.id, row]));
+  for (;;) {
+    const missing = [...all.values()].flatMap(({ afterId }) =>
+      afterId && !all.has(afterId) ? [afterId] : [],
+    );
+    if (missing.length === 0) return all;
+    const found = await manager.findBy(plantings, { gardenId, id: In(missing) });
+    if (found.length === 0) return all;
+    for (const row of found) all.set(row.id, row);
+  }
+}
+
+/** Reckons plantings one after another, each after the one it waits for. */
+class Reckoner {
+  readonly #done = new Map<string, Reckoned | null>();
+  readonly #offsets: Map<string, number>;
+
+  constructor(
+    private readonly garden: GardenEntity,
+    private readonly catalogue: Catalogue,
+    private readonly climate: Climate,
+    private readonly rows: Map<string, PlantingEntity>,
+    private readonly logged: Map<string, Logged[]>,
+    spots: readonly { id: string; offsetC: number }[],
+  ) {
+    this.#offsets = new Map(spots.map(({ id, offsetC }) => [id, offsetC]));
+  }
+
+  reckon(row: PlantingEntity, season: number): Reckoned | null {
+    const known = this.#done.get(row.id);
+    if (known !== undefined) return known;
+    // A planting that waits for itself in a round waits for nothing.
+    this.#done.set(row.id, null);
+    const reckoned = this.#reckon(row, season);
+    this.#done.set(row.id, reckoned);
+    return reckoned;
+  }
+
+  #reckon(row: PlantingEntity, season: number): Reckoned | null {
+    const plan = planOf(this.catalogue, row, this.#stageFor(row, season));
+    if (!plan) return null;
+    const { rules, offsetC } = this.garden;
+    const almanac = almanacOf(this.climate, offsetC + (this.#offsets.get(row.bedId) ?? 0));
+    const shown = plan.crop.perennial ? Math.max(season, row.year) : row.year;
+    const planned = milestones(plan, almanac, rules, [], shown);
+    if (!planned) return null;
+    let happened: Happened[] = happenedOf(this.logged.get(row.id) ?? [], row.method);
+    // A perennial is picked every year: each season has its own first pick.
+    if (shown > row.year) happened = happened.filter(({ on }) => almanac.seasonYear(on) === shown);
+    const steps = happened.length > 0 ? milestones(plan, almanac, rules, happened, shown)! : planned;
+    return {
+      row,
+      crop: plan.crop,
+      steps,
+      planned,
+      amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length),
+      season: shown > row.year ? shown : null,
+    };
+  }
+
+  #stageFor({ afterId, afterDays }: PlantingEntity, season: number): Stage | null {
+    const awaited = afterId && this.rows.get(afterId);
+    if (!awaited || afterDays === null) return null;
+    const reckoned = this.reckon(awaited, season);
+    if (!reckoned) return null;
+    const seen = (this.logged.get(awaited.id) ?? [])
+      .filter(({ kind }) => kind === 'stage')
+      .map(({ on }) => on)
+      .sort()[0];
+    return stageOf(awaited.cropId, reckoned.steps, afterDays, seen);
+  }
+}
+
+/**
+ * Reckons plantings from what the garden is and what was logged. What the catalogue cannot place is left out.
+ * @param season the season year shown; it matters to what stands for years
+ */
 export async function reckon(
   manager: EntityManager,
   garden: GardenEntity,
   rows: readonly PlantingEntity[],
+  season?: number,
 ): Promise<Reckoned[]> {
-  const facts = await factsOf(manager, rows);
-  return rows.flatMap((row) => {
-    const plan = planOf(row);
-    const planned = plan && milestones(plan, garden);
-    if (!plan || !planned) return [];
-    const happened = facts.get(row.id) ?? [];
-    const steps = happened.length > 0 ? milestones(plan, garden, happened)! : planned;
-    return [
-      {
-        row,
-        crop: plan.crop,
-        steps,
-        planned,
-        amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length),
-      },
-    ];
+  if (rows.length === 0) return [];
+  const catalogue = await catalogueOf(manager, garden.id);
+  const climate = await climateOf(manager, garden);
+  const all = await withAwaited(manager, garden.id, rows);
+  const spots = await manager.find(beds, {
+    where: { gardenId: garden.id },
+    select: { id: true, offsetC: true },
   });
+  const logged = await loggedOf(manager, [...all.values()]);
+  const reckoner = new Reckoner(garden, catalogue, climate, all, logged, spots);
+  return rows.flatMap((row) => reckoner.reckon(row, season ?? row.year) ?? []);
 }
 
-export const reckonYear = async (
+/** The plantings of a season: those of its year, those the winter before brought into it, and what stands for years. */
+export async function reckonYear(
   manager: EntityManager,
   garden: GardenEntity,
   year: number,
-): Promise<Reckoned[]> =>
-  reckon(manager, garden, await manager.findBy(plantings, { gardenId: garden.id, year }));
+): Promise<Reckoned[]> {
+  const gardenId = garden.id;
+  const ofYear = await manager.find(plantings, {
+    where: [
+      { gardenId, year },
+      { gardenId, year: year - 1, turn: 'overwinter' },
+    ],
+  });
+  return reckon(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], year);
+}
+
+/** Perennials of years before that have not been cleared. */
+async function standing(manager: EntityManager, gardenId: string, year: number): Promise<PlantingEntity[]> {
+  const catalogue = await catalogueOf(manager, gardenId);
+  const perennial = catalogue.crops.filter((crop) => crop.perennial).map((crop) => crop.id);
+  const rows = await manager.findBy(plantings, { gardenId, year: LessThan(year), cropId: In(perennial) });
+  if (rows.length === 0) return [];
+  const cleared = await manager.find(entries, {
+    where: { plantingId: In(rows.map((row) => row.id)), kind: 'clearing' },
+    select: { plantingId: true, on: true },
+  });
+  // Cleared before the season began, by the calendar year: a stand cleared in the year itself still shows in it.
+  const gone = new Set(cleared.filter(({ on }) => on < `${year}`).map(({ plantingId }) => plantingId));
+  return rows.filter((row) => !gone.has(row.id));
+}
 
 /** The day after which a sowing that is not up is suspect; null where nothing is waited for. */
-function overdueAfter({ crop, steps }: Reckoned): Day | null {
-  const sown = steps[0]!;
-  const emerged = steps.findIndex((step) => step.kind === 'emerge');
-  if (!sown.done || emerged === -1 || steps.slice(emerged).some((step) => step.done)) return null;
-  return addDays(sown.on, overdueAfterDays(crop));
+function overdueAfter({ steps }: Reckoned): Day | null {
+  const up = steps.find((step) => step.kind === 'emerge');
+  if (!up?.overdueAfter) return null;
+  const sown = startOf(steps)!;
+  const isLater = (step: Milestone) =>
+    ['emerge', 'thin', 'hardenOff', 'firstPick', 'clear'].includes(step.kind);
+  const seen = steps.some((step) => step.done && isLater(step));
+  const setOut = sown.kind === 'startIndoors' && steps.some((step) => step.kind === 'setOut' && step.done);
+  return sown.done && !seen && !setOut ? up.overdueAfter : null;
 }
 
 export function plantingView(reckoned: Reckoned): Planting {

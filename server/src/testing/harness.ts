@@ -31,6 +31,7 @@ export const gardenInput = {
   units: 'imperial' as const,
   lastFrost: '05-10',
   firstFrost: '10-03',
+  offsetC: 0,
 };
 
 export const password = 'correct horse battery';
@@ -168,7 +169,7 @@ export class TestGarden {
   }
 
   bed(over: Partial<BedInput> = {}, id = newId()) {
-    const body = { name: 'Bed 7', x: 0, y: 0, width: 1.2192, length: 7.3152, note: '', ...over };
+    const body = { name: 'Bed 7', x: 0, y: 0, width: 1.2192, length: 7.3152, offsetC: 0, note: '', ...over };
     return this.ok('saveBed', { params: { id }, body });
   }
 
@@ -196,6 +197,8 @@ export const peas = (bedId: string): PlantingInput => ({
   width: 1.2192,
   length: 6.096,
   startOn: null,
+  afterId: null,
+  afterDays: null,
   note: '',
 });
 

@@ -27,8 +27,8 @@ async function taskViews(
     ),
   );
   return reckoned
-    .flatMap(({ row, steps, amounts }) =>
-      tasksFor(row.id, steps, amounts).map((task): TaskView => {
+    .flatMap(({ row, steps, amounts, season }) =>
+      tasksFor(row.id, row.method, steps, amounts, season).map((task): TaskView => {
         const doneOn = marks.get(task.id)?.doneOn ?? null;
         const done = task.doneByLog || doneOn !== null;
         return {
@@ -60,7 +60,7 @@ async function oneTask(
   const views = await taskViews(
     manager,
     garden,
-    await reckon(manager, garden, [row]),
+    await reckon(manager, garden, [row], parts?.season ?? undefined),
     todayIn(garden, store.clock),
   );
   const task = views.find((view) => view.id === id);

@@ -1,0 +1,125 @@
+import { isDeepStrictEqual } from 'node:util';
+import type { CropImport } from '@unity-acre/contract/crops';
+import {
+  type Catalogue,
+  type CropPatch,
+  type CropRow,
+  cellsOfCrop,
+  cropColumns,
+  cropOfCells,
+  patchOf,
+  rowOf,
+  sourcedGroups,
+} from '@unity-acre/core/crops';
+import { parse } from 'csv-parse/sync';
+import { stringify } from 'csv-stringify/sync';
+import { z } from 'zod';
+import { invalid } from '../http/refusal.ts';
+
+type Format = 'csv' | 'json';
+
+/** A garden's catalogue as a file. */
+export function writeCrops(catalogue: Catalogue, format: Format): string {
+  if (format === 'json') return `${JSON.stringify({ crops: catalogue.rows }, null, 1)}\n`;
+  return stringify([[...cropColumns], ...catalogue.rows.map(cellsOfCrop)]);
+}
+
+/** What stands between the columns: what the heading has most of; cells hold semicolons themselves. */
+function delimiterOf(text: string): string {
+  const heading = text.slice(0, text.search(/\r?\n|$/));
+  const times = (delimiter: string) => heading.split(delimiter).length;
+  return [',', ';', '\t'].reduce((most, one) => (times(one) > times(most) ? one : most));
+}
+
+/** Fields with parts of their own, of which a row may name one and leave the others. */
+const inParts = [
+  'name',
+  'alsoCalled',
+  'harvest',
+  'isolation',
+  'yieldKg',
+  'perennial',
+  'overwinters',
+] as const;
+
+/** A crop as it is known, with what a row says of it. */
+function said(known: CropRow | undefined, crop: Said['crop'], id: string): CropRow {
+  const whole: Record<string, unknown> = { source: ownSource(), ...known, ...crop, id };
+  for (const field of inParts) {
+    const part = crop[field];
+    if (known?.[field] && typeof part === 'object') whole[field] = { ...known[field], ...part };
+  }
+  return whole as CropRow;
+}
+
+/** What a row of a file says of a crop, with the line it begins on. */
+interface Said {
+  line: number;
+  crop: { [field: string]: unknown };
+}
+
+const jsonFile = z.object({ crops: z.array(z.looseObject({ id: z.string() })).max(2000) });
+
+function readFile(text: string, format: Format): Said[] {
+  try {
+    if (format === 'json') {
+      const { crops } = jsonFile.parse(JSON.parse(text.replace(/^\uFEFF/, '')));
+      return crops.map((crop, i) => ({ line: i + 1, crop }));
+    }
+    const rows: { record: Record<string, string>; info: { lines: number } }[] = parse(text, {
+      bom: true,
+      columns: true,
+      info: true,
+      skip_empty_lines: true,
+      delimiter: delimiterOf(text),
+      trim: true,
+    });
+    if (!rows.every(({ record }) => 'id' in record)) throw new Error('no column named id');
+    return rows.map(({ record, info }) => ({ line: info.lines, crop: cropOfCells(record) }));
+  } catch {
+    throw invalid('file', `cropFileNotReadable:${format.toUpperCase()}`);
+  }
+}
+
+/**
+ * Reads a file of crops against a garden's catalogue. Fields that a row does not name stay as they are.
+ * @returns what would be done, and the garden's word on each crop that would be added or changed
+ * @throws Refusal where the file as a whole cannot be read
+ */
+export function readCrops(
+  catalogue: Catalogue,
+  text: string,
+  format: Format,
+): { report: CropImport; patches: Map<string, CropPatch> } {
+  const report: CropImport = { added: [], changed: [], same: 0, refused: [] };
+  const patches = new Map<string, CropPatch>();
+  for (const { line, crop } of readFile(text, format)) {
+    const id = String(crop.id ?? '');
+    const known = catalogue.row(id);
+    const whole = said(known, crop, id);
+    try {
+      const patch = patchOf(whole);
+      const row = rowOf({ cropId: id, patch });
+      if (patches.has(id)) {
+        report.refused.push({ line, crop: id, field: 'id', code: 'cropTwice' });
+        continue;
+      }
+      if (isDeepStrictEqual(row, known)) {
+        report.same += 1;
+        continue;
+      }
+      patches.set(id, patch);
+      (known ? report.changed : report.added).push(id);
+    } catch (error) {
+      if (!(error instanceof z.ZodError)) throw error;
+      for (const issue of error.issues.slice(0, 5)) {
+        report.refused.push({ line, crop: id, field: issue.path.join('.') || 'id', code: issue.message });
+      }
+    }
+  }
+  return { report, patches };
+}
+
+/** A crop that comes without sources has the garden's own word for all of it. */
+const ownSource = (): CropRow['source'] =>
+  Object.fromEntries(sourcedGroups.map((group) => [group, 'garden'])) as CropRow['source'];

@@ -1,0 +1,2 @@
+export { catalogueOf } from './catalogue.ts';
+export { cropRoutes } from './routes.ts';

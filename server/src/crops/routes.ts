@@ -1,0 +1,92 @@
+import { fieldErrors } from '@unity-acre/contract';
+import type { OwnCrop } from '@unity-acre/contract/crops';
+import { Catalogue, type CropPatch, rowOf, varietyOf } from '@unity-acre/core/crops';
+import type { EntityManager } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import { z } from 'zod';
+import type { Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { takeText } from '../http/upload.ts';
+import { plantings } from '../season/entity.ts';
+import { catalogueOf } from './catalogue.ts';
+import { type OwnCropEntity, ownCrops } from './entity.ts';
+import { readCrops, writeCrops } from './file.ts';
+
+/** The largest file of crops taken, bytes: the whole catalogue is a tenth of it. */
+const CROP_FILE_BYTES = 2_000_000;
+
+const ownCropView = ({ gardenId: _, ...row }: OwnCropEntity): OwnCrop => row;
+
+/** Refuses a word on a crop that contradicts itself, naming the field within it. */
+function check(cropId: string, patch: CropPatch): void {
+  try {
+    rowOf({ cropId, patch });
+  } catch (error) {
+    if (!(error instanceof z.ZodError)) throw error;
+    const errors = fieldErrors(error).map((one) => ({ ...one, field: `patch.${one.field}` }));
+    throw new Refusal('invalid', { errors });
+  }
+}
+
+/** Refuses a change after which something planted would no longer be in the catalogue. */
+async function keepsPlantings(manager: EntityManager, gardenId: string): Promise<void> {
+  const own = await manager.findBy(ownCrops, { gardenId });
+  const catalogue = new Catalogue(own);
+  const planted = await manager.find(plantings, {
+    where: { gardenId },
+    select: { id: true, cropId: true, varietyId: true },
+  });
+  for (const { cropId, varietyId } of planted) {
+    const crop = catalogue.crop(cropId);
+    if (!crop || !varietyOf(crop, varietyId)) throw invalid('patch.varieties', 'cropPlanted');
+  }
+}
+
+export const cropRoutes: Pick<
+  Handlers,
+  'ownCrops' | 'saveOwnCrop' | 'removeOwnCrop' | 'cropFile' | 'importCrops'
+> = {
+  ownCrops: async ({ store, params }) =>
+    (await store.manager.findBy(ownCrops, { gardenId: params.gardenId })).map(ownCropView),
+
+  saveOwnCrop: ({ params, body, ifMatch, change }) =>
+    change('crop.saved', body.cropId, async (writing) => {
+      check(body.cropId, body.patch);
+      const { gardenId } = params;
+      const same = await writing.manager.findOneBy(ownCrops, { gardenId, cropId: body.cropId });
+      if (same && same.id !== params.id) throw invalid('cropId', 'cropTwice');
+      const row = await writing.put(ownCrops, params.id, body, ifMatch);
+      await keepsPlantings(writing.manager, gardenId);
+      return ownCropView(row);
+    }),
+
+  removeOwnCrop: async ({ store, params, ifMatch, change }) => {
+    const known = await store.manager.findOneBy(ownCrops, params);
+    if (!known) throw new Refusal('notFound');
+    await change('crop.removed', known.cropId, async (writing) => {
+      await writing.remove(ownCrops, known.id, ifMatch);
+      await keepsPlantings(writing.manager, params.gardenId);
+    });
+    return { ok: true };
+  },
+
+  cropFile: async ({ store, params, query, response }) => {
+    response.setHeader('content-disposition', `attachment; filename="crops.${query.format}"`);
+    return writeCrops(await catalogueOf(store.manager, params.gardenId), query.format);
+  },
+
+  importCrops: async ({ request, params, query, change, store }) => {
+    const text = await takeText(request, CROP_FILE_BYTES, () => new Refusal('tooLarge'));
+    const known = await catalogueOf(store.manager, params.gardenId);
+    const { report, patches } = readCrops(known, text, query.format);
+    if (query.check === 'yes' || report.refused.length > 0) return report;
+    return change('crops.imported', String(patches.size), async (writing) => {
+      for (const [cropId, patch] of patches) {
+        const row = await writing.manager.findOneBy(ownCrops, { gardenId: params.gardenId, cropId });
+        await writing.put(ownCrops, row?.id ?? newId(), { cropId, patch }, row?.version);
+      }
+      await keepsPlantings(writing.manager, params.gardenId);
+      return report;
+    });
+  },
+};

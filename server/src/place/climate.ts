@@ -1,0 +1,40 @@
+import {
+  type Climate,
+  climateOfFrosts,
+  climateOfNormals,
+  climateOfRecord,
+  packRecord,
+  type StationRecord,
+  unpackRecord,
+} from '@unity-acre/core/place';
+import type { EntityManager } from 'typeorm';
+import { Remembered } from '../database/remember.ts';
+import { type GardenEntity, type StationRecordEntity, stationRecords } from './entity.ts';
+
+const climates = new Remembered<Climate>();
+
+/** What a garden's dates are reckoned from: its station's record, else monthly means, else the median frosts. */
+export function climateOf(manager: EntityManager, garden: GardenEntity): Promise<Climate> {
+  const { latitude, longitude, lastFrost, firstFrost, normals, recordId } = garden;
+  const stamp = JSON.stringify([latitude, longitude, lastFrost, firstFrost, normals, recordId]);
+  return climates.of(garden.id, stamp, async () => {
+    if (recordId !== null) {
+      const row = await manager.findOneByOrFail(stationRecords, { id: recordId });
+      const isSamePlace = row.climate.latitude === latitude && row.climate.longitude === longitude;
+      return isSamePlace ? row.climate : climateOfRecord(recordOf(row), latitude, longitude);
+    }
+    const place = { latitude, longitude, lastFrost, firstFrost };
+    return normals ? climateOfNormals(place, normals) : climateOfFrosts(place);
+  });
+}
+
+/** A record as it is stored. */
+export function storedRecord(record: StationRecord): Pick<StationRecordEntity, 'first' | 'days' | 'tenths'> {
+  const { first, days, tenths } = packRecord(record);
+  return { first, days, tenths: Buffer.from(tenths.buffer).toString('base64') };
+}
+
+function recordOf({ first, days, tenths }: StationRecordEntity): StationRecord {
+  const bytes = Uint8Array.from(Buffer.from(tenths, 'base64'));
+  return unpackRecord({ first, days, tenths: new Int16Array(bytes.buffer) });
+}
