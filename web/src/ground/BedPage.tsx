@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
+import { degreesShown } from '../kit/degrees.ts';
 import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
@@ -41,7 +42,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
   const coordinates = useCoordinates();
   const landmarks = useList('landmarks');
   const growing = useGrowing();
-  const { length, area } = useMeasure();
+  const { length, area, system } = useMeasure();
   const [editing, setEditing] = useState(false);
   const year = seasonYearOf(garden, garden.today);
   const taps = (landmarks.data ?? []).filter((landmark) => landmark.kind === 'tap');
@@ -50,6 +51,16 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
     { name: t('facts.size'), value: `${length(bed.width)} × ${length(bed.length)}, ${area(areaOf(bed))}` },
     { name: t('facts.tap'), value: tap === null ? t('facts.noTap') : length(tap) },
     { name: t('facts.reach'), value: beyondReach(bed) ? t('facts.outOfReach') : t('facts.inReach') },
+    ...(bed.offsetC !== 0
+      ? [
+          {
+            name: t('facts.spot'),
+            value: t(bed.offsetC > 0 ? 'facts.warmer' : 'facts.colder', {
+              degrees: `${degreesShown(Math.abs(bed.offsetC), system)} ${system === 'imperial' ? '°F' : '°C'}`,
+            }),
+          },
+        ]
+      : []),
     ...(bed.note ? [{ name: t('note'), value: bed.note }] : []),
   ];
   return (
@@ -142,7 +153,14 @@ function Plantings({ bed, year, onlyWithSome = false }: { bed: Bed; year: number
             .sort((a, b) => a.steps[0]!.on.localeCompare(b.steps[0]!.on));
           if (here.length === 0)
             return <Bare title={t('nothingPlanned')}>{coordinates && <p>{t('nothingPlannedHint')}</p>}</Bare>;
-          return here.map((planting) => <PlantingRow key={planting.id} planting={planting} />);
+          return here.map((planting) => (
+            <PlantingRow
+              key={planting.id}
+              planting={planting}
+              offsetC={bed.offsetC}
+              awaited={list.find((one) => one.id === planting.afterId) ?? null}
+            />
+          ));
         }}
       </Loaded>
     </section>

@@ -3,6 +3,7 @@ import type { Rectangle } from '@unity-acre/core/ground';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
+import { degreesShown, useReadDegrees } from '../kit/degrees.ts';
 import { Field, useBodyForm } from '../kit/form.tsx';
 import { useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
@@ -16,6 +17,7 @@ interface Values {
   y: string;
   width: string;
   length: string;
+  offsetC: string;
   note: string;
 }
 
@@ -31,14 +33,16 @@ interface Props {
 export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
   const { t } = useTranslation(['ground', 'kit']);
   const { lengthInput, system } = useMeasure();
+  const readDegrees = useReadDegrees();
   const [id] = useState(() => bed?.id ?? newId());
   const beds = useList('beds');
   const save = useWrite('saveBed', ({ data }) => t('ground:saved', { bed: data.name }));
   const remove = useWrite('removeBed', () => t('ground:removed', { bed: bed?.name }));
   const bare = system === 'imperial' ? 'ft' : 'm';
-  const valuesOf = ({ name, note, ...rectangle }: Pick<Bed, keyof Values>): Values => ({
+  const valuesOf = ({ name, note, offsetC, ...rectangle }: Pick<Bed, keyof Values>): Values => ({
     name,
     note,
+    offsetC: degreesShown(offsetC, system),
     x: lengthInput(rectangle.x),
     y: lengthInput(rectangle.y),
     width: lengthInput(rectangle.width),
@@ -47,6 +51,7 @@ export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
   const fresh = {
     name: t('ground:nextName', { n: (beds.data?.length ?? 0) + 1 }),
     note: '',
+    offsetC: 0,
     ...(shape ?? { x: 0, y: 0, width: 1.2192, length: 2.4384 }),
   };
   const form = useBodyForm<Values, ReturnType<typeof bedInput.parse>>({
@@ -57,6 +62,7 @@ export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
     toBody: (values, read) => ({
       name: values.name,
       note: values.note,
+      offsetC: readDegrees('offsetC', values.offsetC, read),
       x: read.length('x', values.x, bare),
       y: read.length('y', values.y, bare),
       width: read.length('width', values.width, bare),
@@ -86,6 +92,15 @@ export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
           {measure('y')}
         </div>
         <p className="text-ink-soft text-sm">{t('ground:sizeHint')}</p>
+        <Field
+          label={t('ground:warmth', { unit: system === 'imperial' ? '°F' : '°C' })}
+          hint={t('ground:warmthHint')}
+          error={errors.offsetC?.message}
+        >
+          {(props) => (
+            <input {...props} {...form.register('offsetC')} inputMode="decimal" className="input" />
+          )}
+        </Field>
         <Field label={t('ground:note')} hint={t('kit:optional')} error={errors.note?.message}>
           {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
         </Field>

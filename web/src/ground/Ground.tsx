@@ -1,10 +1,11 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { cropById, type Family } from '@unity-acre/core/crops';
+import type { Family } from '@unity-acre/core/crops';
 import { areaOf, beyondReach, type Rectangle } from '@unity-acre/core/ground';
 import { MapPin, Move, Pencil, Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
+import { useCatalogue } from '../crops/catalogue.ts';
 import { Button } from '../kit/Button.tsx';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useCoordinates, useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
@@ -20,19 +21,20 @@ import { tenureFill } from './tenureLook.ts';
 /** The families in each bed this season, in the order of their plantings. */
 export function useGrowing(): Map<string, Family[]> {
   const { garden, role } = useHere();
+  const catalogue = useCatalogue();
   const plantings = useSeasonList('plantings', seasonYearOf(garden, garden.today));
   return useMemo(() => {
     const growing = new Map<string, Family[]>();
     if (role === 'receiver') return growing;
     for (const planting of plantings.data ?? []) {
       const over = planting.steps.at(-1)!;
-      const family = cropById(planting.cropId)?.family;
+      const family = catalogue.crop(planting.cropId)?.family;
       if (!family || over.done || over.on < garden.today) continue;
       const known = growing.get(planting.bedId) ?? [];
       if (!known.includes(family)) growing.set(planting.bedId, [...known, family]);
     }
     return growing;
-  }, [plantings.data, garden.today, role]);
+  }, [plantings.data, garden.today, role, catalogue]);
 }
 
 /** The true-to-scale plan of the garden and the list of its beds. */

@@ -1,5 +1,5 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { cropById } from '@unity-acre/core/crops';
+import { useCatalogue } from '../crops/catalogue.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useSeasonList } from '../kit/garden.ts';
 import { usePreferences } from '../kit/preferences.ts';
@@ -7,6 +7,7 @@ import { usePreferences } from '../kit/preferences.ts';
 /** One earlier season of a bed. */
 export function YearBefore({ bed, year, who }: { bed: Bed; year: number; who: string }) {
   const language = usePreferences((preferences) => preferences.language);
+  const catalogue = useCatalogue();
   const plantings = useSeasonList('plantings', year);
   const grown = [...new Set((plantings.data ?? []).filter((p) => p.bedId === bed.id).map((p) => p.cropId))];
   return (
@@ -14,7 +15,7 @@ export function YearBefore({ bed, year, who }: { bed: Bed; year: number; who: st
       <span className="font-semibold">{year}</span> <span className="text-ink-soft text-sm">{who}</span>
       <span className="flex flex-wrap gap-x-3">
         {grown.map((id) => {
-          const crop = cropById(id);
+          const crop = catalogue.crop(id);
           return (
             crop && (
               <span key={id} className="flex items-center gap-1">

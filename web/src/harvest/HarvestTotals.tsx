@@ -1,9 +1,9 @@
 import { scaleLinear } from 'd3-scale';
 import { useTranslation } from 'react-i18next';
+import { useCropNames } from '../crops/names.ts';
 import { useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { useCropNames } from '../season/names.ts';
 
 const SHOWN = 8;
 

@@ -44,7 +44,7 @@ export function useHere(): Here {
 export const useLeads = (): boolean => ['coordinator', 'crewLead'].includes(useHere().role);
 export const useCoordinates = (): boolean => useHere().role === 'coordinator';
 
-type ReadOfGarden = 'beds' | 'landmarks' | 'people' | 'sessions' | 'calendarAddress';
+type ReadOfGarden = 'beds' | 'landmarks' | 'people' | 'sessions' | 'calendarAddress' | 'ownCrops' | 'weather';
 type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals';
 
 /** A list of the garden one is in. */

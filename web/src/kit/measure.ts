@@ -2,6 +2,7 @@ import {
   type Shown,
   showArea,
   showLength,
+  showRain,
   showSpacing,
   showTemperature,
   showWeight,
@@ -20,6 +21,8 @@ export interface Measure {
   area(squareMetres: number): string;
   weight(grams: number): string;
   temperature(celsius: number): string;
+  /** rain or water on the ground */
+  rain(millimetres: number): string;
   /** a length as a form shows it, so that it reads back as the same length */
   lengthInput(metres: number): string;
 }
@@ -36,6 +39,7 @@ function measureIn(language: string, system: UnitSystem): Measure {
     area: (squareMetres) => shown(showArea(squareMetres, system)),
     weight: (grams) => shown(showWeight(grams, system)),
     temperature: (celsius) => shown(showTemperature(celsius, system)),
+    rain: (millimetres) => shown(showRain(millimetres, system)),
     lengthInput: (metres) => {
       const { value, unit } = showLength(metres, system);
       return `${new Intl.NumberFormat(language, { maximumFractionDigits: 4, useGrouping: false }).format(value)} ${unit}`;

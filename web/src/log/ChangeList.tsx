@@ -1,13 +1,13 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
-import type { Change } from '@unity-acre/contract/log';
+import type { Change, ChangeDeed, ChangeThing } from '@unity-acre/contract/log';
 import { useTranslation } from 'react-i18next';
+import { useCropNames } from '../crops/names.ts';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { useHere, useWrite } from '../kit/garden.ts';
 import { useNotices } from '../kit/notices.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { useCropNames } from '../season/names.ts';
 
 /** The audit trail: who changed what and when, each to be taken back where that still can be. */
 export function ChangeList() {
@@ -50,12 +50,12 @@ function ChangeRow({ change }: { change: Change }) {
   const names = useCropNames();
   const show = useNotices((notices) => notices.show);
   const undo = useWrite('undo', () => t('kit:undone'));
-  const [thing = '', verb = ''] = change.verb.split('.');
+  const [thing, deed] = change.verb.split('.') as [ChangeThing, ChangeDeed];
   return (
     <li className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-line border-b py-1 sm:grid-cols-[11rem_minmax(0,1fr)_auto]">
       <span className="col-span-2 text-ink-soft text-sm sm:col-span-1">{dates.moment(change.at)}</span>
       <span className={change.undone ? 'line-through' : ''}>
-        {t(`log:thing.${thing}` as 'log:thing.bed')} {t(`log:verb.${verb}` as 'log:verb.saved')}
+        {t(`log:thing.${thing}`)} {t(`log:verb.${deed}`)}
         {change.what && `: ${names.crop(change.what)}`}{' '}
         <span className="text-ink-soft text-sm">{change.by}</span>
       </span>

@@ -1,10 +1,11 @@
 import { type Entry, type EntryInput, entryInput } from '@unity-acre/contract/log';
-import { crops } from '@unity-acre/core/crops';
 import { destinations, entryKinds, type LineReading } from '@unity-acre/core/log';
 import type { AmountUnit } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useCropNames } from '../crops/names.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { Field, useBodyForm } from '../kit/form.tsx';
@@ -12,7 +13,6 @@ import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { usePreferences } from '../kit/preferences.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { useMoveWords } from '../season/Moves.tsx';
-import { useCropNames } from '../season/names.ts';
 import { useBothSeasons } from '../season/year.ts';
 
 interface Values {
@@ -49,6 +49,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const { garden } = useHere();
   const [id] = useState(() => entry?.id ?? newId());
   const names = useCropNames();
+  const catalogue = useCatalogue();
   const language = usePreferences((preferences) => preferences.language);
   const dates = useDates();
   const moveWords = useMoveWords();
@@ -132,7 +133,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
           {(props) => (
             <select {...props} {...form.register('cropId')} className="input">
               <option value="">–</option>
-              {names.sorted(crops).map((crop) => (
+              {names.sorted(catalogue.crops).map((crop) => (
                 <option key={crop.id} value={crop.id}>
                   {names.crop(crop.id)}
                 </option>

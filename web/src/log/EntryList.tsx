@@ -3,6 +3,7 @@ import type { Entry } from '@unity-acre/contract/log';
 import type { EntryKind } from '@unity-acre/core/log';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useCropNames } from '../crops/names.ts';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
@@ -10,7 +11,6 @@ import { useCoordinates, useHere, useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Sheet } from '../kit/Sheet.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { useCropNames } from '../season/names.ts';
 import { EntryForm } from './EntryForm.tsx';
 
 interface Props {

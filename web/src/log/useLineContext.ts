@@ -1,21 +1,22 @@
-import { crops } from '@unity-acre/core/crops';
 import type { LineContext } from '@unity-acre/core/log';
 import { useMemo } from 'react';
+import { useCatalogue } from '../crops/catalogue.ts';
 import { useHere, useList } from '../kit/garden.ts';
 import { useBothSeasons } from '../season/year.ts';
 
 /** What a line may speak of: this garden's beds, and its plantings that are not over. */
 export function useLineContext(): LineContext {
   const { garden } = useHere();
+  const catalogue = useCatalogue();
   const beds = useList('beds');
   const plantings = useBothSeasons('plantings');
   return useMemo(
     () => ({
       today: garden.today,
-      crops,
+      crops: catalogue.crops,
       beds: beds.data ?? [],
       plantings: (plantings.data ?? []).filter((planting) => !planting.steps.at(-1)!.done),
     }),
-    [garden.today, beds.data, plantings.data],
+    [garden.today, catalogue, beds.data, plantings.data],
   );
 }

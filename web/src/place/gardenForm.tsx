@@ -1,9 +1,10 @@
 import type { Garden } from '@unity-acre/contract/place';
 import { isMonthDay } from '@unity-acre/core/calendar';
-import { frostDates, frostsInOrder, growingDays } from '@unity-acre/core/place';
+import { almanacOf, climateOfFrosts, frostDates, frostsInOrder, growingDays } from '@unity-acre/core/place';
 import type { FieldErrors, UseFormRegister } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
+import { degreesIn, degreesShown } from '../kit/degrees.ts';
 import { Field, type Reading } from '../kit/form.tsx';
 
 /** What the form of a garden holds: text as typed. */
@@ -15,6 +16,7 @@ export interface GardenValues {
   units: 'imperial' | 'metric';
   lastFrost: string;
   firstFrost: string;
+  offsetC: string;
 }
 
 export const emptyGarden = (): GardenValues => ({
@@ -25,9 +27,11 @@ export const emptyGarden = (): GardenValues => ({
   units: 'imperial',
   lastFrost: '',
   firstFrost: '',
+  offsetC: '0',
 });
 
 export const gardenValues = (garden: Garden): GardenValues => ({
+  offsetC: degreesShown(garden.offsetC, garden.units),
   name: garden.name,
   latitude: String(garden.latitude),
   longitude: String(garden.longitude),
@@ -45,6 +49,7 @@ export const gardenBody = (values: GardenValues, read: Reading) => ({
   units: values.units,
   lastFrost: values.lastFrost.trim(),
   firstFrost: values.firstFrost.trim(),
+  offsetC: degreesIn(read.number('offsetC', values.offsetC), values.units),
 });
 
 const zones = Intl.supportedValuesOf('timeZone');
@@ -54,10 +59,12 @@ interface Props {
   errors: FieldErrors<GardenValues>;
   values: GardenValues;
   readOnly?: boolean;
+  /** true where the garden may differ from its station */
+  spot?: boolean;
 }
 
 /** The fields of a garden: its name, its place and its frosts. */
-export function GardenFields({ register, errors, values, readOnly = false }: Props) {
+export function GardenFields({ register, errors, values, readOnly = false, spot = false }: Props) {
   const { t } = useTranslation('place');
   return (
     <fieldset disabled={readOnly} className="flex flex-col gap-4">
@@ -96,6 +103,17 @@ export function GardenFields({ register, errors, values, readOnly = false }: Pro
         </Field>
       </div>
       <FrostsRead values={values} />
+      {spot && (
+        <Field
+          label={t('spot', { unit: values.units === 'imperial' ? '°F' : '°C' })}
+          hint={t('spotHint')}
+          error={errors.offsetC?.message}
+        >
+          {(props) => (
+            <input {...props} {...register('offsetC')} inputMode="decimal" className="input max-w-40" />
+          )}
+        </Field>
+      )}
     </fieldset>
   );
 }
@@ -109,13 +127,15 @@ function FrostsRead({ values }: { values: GardenValues }) {
   const place = { latitude, longitude: 0, lastFrost: lastFrost.trim(), firstFrost: firstFrost.trim() };
   const readable = [place.lastFrost, place.firstFrost].every(isMonthDay) && Number.isFinite(latitude);
   if (!readable || values.latitude.trim() === '' || !frostsInOrder(place)) return null;
-  const frosts = frostDates(place, 2026);
+  const almanac = almanacOf(climateOfFrosts(place));
+  const frosts = frostDates(almanac, 2026);
+  if (frosts.lastFrost === null || frosts.firstFrost === null) return null;
   return (
     <p className="border-rain border-l-4 bg-rain-soft px-3 py-1.5">
       {t('frostsRead', {
         last: dates.bare(frosts.lastFrost),
         first: dates.bare(frosts.firstFrost),
-        days: growingDays(place, 2026),
+        days: growingDays(almanac),
       })}
     </p>
   );

@@ -27,7 +27,14 @@ export function Moves({ moved }: { moved: Move[] }) {
               <ArrowRight aria-hidden size={14} />
               {dates.bare(move.to)}
             </span>
-            <span className={move.days > 0 ? 'text-beet' : 'text-leaf'}>{words(move)}</span>
+            <span>
+              <span className={move.days > 0 ? 'text-beet' : 'text-leaf'}>{words(move)}</span>{' '}
+              <span className="text-ink-soft">
+                {move.because === null
+                  ? t('movedItself')
+                  : t('movedAfter', { step: t(`step.${move.because}`).toLowerCase() })}
+              </span>
+            </span>
           </li>
         ))}
       </ul>

@@ -1,21 +1,33 @@
 import type { Planting } from '@unity-acre/contract/season';
-import { cropById } from '@unity-acre/core/crops';
+import { inGroundOf } from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useCropNames } from '../crops/names.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { useNotices } from '../kit/notices.ts';
+import { HardeningList } from './HardeningList.tsx';
 import { Moves } from './Moves.tsx';
-import { useCropNames } from './names.ts';
 import { Reasons } from './Reasons.tsx';
 import { StepsChart } from './StepsChart.tsx';
 
 /** One planting of a bed: its steps, what moved, and why. */
-export function PlantingRow({ planting }: { planting: Planting }) {
+export function PlantingRow({
+  planting,
+  offsetC,
+  awaited,
+}: {
+  planting: Planting;
+  offsetC: number;
+  /** the planting whose stage this one waits for */
+  awaited: Planting | null;
+}) {
   const { t } = useTranslation(['season', 'kit', 'problem']);
   const { garden } = useHere();
   const names = useCropNames();
@@ -25,7 +37,7 @@ export function PlantingRow({ planting }: { planting: Planting }) {
   const [why, setWhy] = useState(false);
   const show = useNotices((notices) => notices.show);
   const remove = useWrite('removePlanting', () => t('season:removed', { crop: names.crop(planting.cropId) }));
-  const crop = cropById(planting.cropId);
+  const crop = useCatalogue().crop(planting.cropId);
   const overdue = planting.overdueAfter !== null && planting.overdueAfter < garden.today;
   return (
     <article className="border-line border-b py-3">
@@ -83,9 +95,49 @@ export function PlantingRow({ planting }: { planting: Planting }) {
           {t('season:overdue', { day: dates.short(planting.overdueAfter!) })}
         </p>
       )}
-      <StepsChart steps={planting.steps} />
+      {awaited && !inGroundOf(planting.steps)?.done && <Awaited planting={planting} awaited={awaited} />}
+      <StepsChart steps={planting.steps} offsetC={offsetC} />
+      <HardeningList steps={planting.steps} />
       <Moves moved={planting.moved} />
       {why && <Reasons steps={planting.steps} />}
     </article>
+  );
+}
+
+/** What a planting waits for, and a way to say that it is there: the plant decides, not the date. */
+function Awaited({ planting, awaited }: { planting: Planting; awaited: Planting }) {
+  const { t } = useTranslation('season');
+  const { garden } = useHere();
+  const names = useCropNames();
+  const [id] = useState(() => newId());
+  const words = {
+    crop: names.crop(awaited.cropId),
+    next: names.crop(planting.cropId).toLowerCase(),
+  };
+  const save = useWrite('saveEntry', () => t('seen', words));
+  return (
+    <p className="my-1 flex flex-wrap items-center gap-3 border-rain border-l-4 bg-rain-soft px-3 py-1">
+      {t('waits', { crop: words.crop.toLowerCase() })}
+      <Button
+        disabled={save.isPending}
+        onClick={() =>
+          save.mutate({
+            params: { id },
+            body: {
+              kind: 'stage',
+              on: garden.today,
+              plantingId: awaited.id,
+              bedId: awaited.bedId,
+              cropId: awaited.cropId,
+              amount: null,
+              destination: null,
+              note: '',
+            },
+          })
+        }
+      >
+        {t('seen', words)}
+      </Button>
+    </p>
   );
 }

@@ -2,18 +2,21 @@ import { useVirtualizer } from '@tanstack/react-virtual';
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
-import { cropById } from '@unity-acre/core/crops';
-import { frostRisk } from '@unity-acre/core/place';
+import { freezeRisk, placeForEarlier, placeForLater } from '@unity-acre/core/place';
 import { group } from 'd3-array';
 import { scaleLinear } from 'd3-scale';
 import { useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useCropNames } from '../crops/names.ts';
 import { useDates } from '../kit/dates.ts';
 import { FamilyGlyph } from '../kit/FamilyMark.tsx';
 import { useHere, useList, useSeasonList } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { useCropNames } from './names.ts';
+import { useAlmanac } from '../place/almanac.ts';
+import { SeasonPaths } from './SeasonPaths.tsx';
 import { type Span, spansOf } from './spans.ts';
 import { monthsBetween, seasonYearOf } from './year.ts';
 
@@ -22,6 +25,8 @@ const WIDTH = 1180;
 const LANE = 26;
 const PAD = 5;
 const HEAD = 46;
+/** Nights that chill-tender crops wait for, °C. */
+const STEADY_C = 10;
 
 /** One band per bed along the year, with the chance of frost behind. */
 export default function Season() {
@@ -51,6 +56,7 @@ export default function Season() {
           </select>
         </label>
       </div>
+      <SeasonPaths />
       <SeasonKey />
       <Loaded of={beds}>
         {(bedList) => (
@@ -80,6 +86,7 @@ export default function Season() {
 
 function SeasonKey() {
   const { t } = useTranslation('season');
+  const { temperature } = useMeasure();
   const swatch = 'inline-block h-3.5 w-7 border border-ink/50';
   return (
     <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
@@ -100,6 +107,10 @@ function SeasonKey() {
         {t('key.frost')}
       </li>
       <li className="flex items-center gap-2">
+        <span className="inline-block h-1.5 w-7 bg-straw-deep" />
+        {t('key.nights', { night: temperature(STEADY_C) })}
+      </li>
+      <li className="flex items-center gap-2">
         <span className="inline-block h-4 border-beet border-l-2 border-dashed" />
         {t('key.today')}
       </li>
@@ -110,6 +121,7 @@ function SeasonKey() {
 function Bands({ beds, plantings, year }: { beds: Bed[]; plantings: Planting[]; year: number }) {
   const { t } = useTranslation('season');
   const { garden } = useHere();
+  const almanac = useAlmanac();
   const dates = useDates();
   const scroller = useRef<HTMLDivElement>(null);
   const bands = useMemo(() => {
@@ -134,9 +146,15 @@ function Bands({ beds, plantings, year }: { beds: Bed[]; plantings: Planting[]; 
     const weeks = Math.ceil(days / 4);
     return Array.from({ length: weeks }, (_, n) => ({
       n: n * 4,
-      risk: frostRisk(garden, year, addDays(first, n * 4 + 2)),
+      risk: freezeRisk(almanac, addDays(first, n * 4 + 2)),
     }));
-  }, [garden, year, first]);
+  }, [almanac, first]);
+  const from = placeForEarlier(almanac.nightsFrom(STEADY_C), 0.5);
+  const until = placeForLater(almanac.nightsUntil(STEADY_C), 0.5);
+  const steady =
+    from !== null && until !== null
+      ? { from: almanac.day(year, from), until: almanac.day(year, until) }
+      : null;
   return (
     <section
       ref={scroller}
@@ -159,6 +177,15 @@ function Bands({ beds, plantings, year }: { beds: Bed[]; plantings: Planting[]; 
                 className="fill-rain/45"
               />
             ))}
+            {steady && (
+              <rect
+                x={at(steady.from)}
+                width={Math.max(0, at(steady.until) - at(steady.from))}
+                y={HEAD - 5}
+                height={5}
+                className="fill-straw-deep"
+              />
+            )}
             {monthsBetween(first, addDays(first, days)).map((month) => (
               <text key={month} x={at(month) + 5} y={17} className="fill-ink font-semibold text-[13px]">
                 {dates.month(month)}
@@ -232,7 +259,7 @@ function SpanBar({ span, at }: { span: Span; at: (day: Day) => number }) {
   const names = useCropNames();
   const dates = useDates();
   const { planting, indoors, inGround, firstPick, lastPick, lane } = span;
-  const crop = cropById(planting.cropId);
+  const crop = useCatalogue().crop(planting.cropId);
   const from = at(indoors ?? inGround);
   const width = at(lastPick) - from;
   const label = t('span', {

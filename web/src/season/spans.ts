@@ -1,6 +1,6 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Day } from '@unity-acre/core/calendar';
-import type { MilestoneKind } from '@unity-acre/core/season';
+import { inGroundOf, type MilestoneKind } from '@unity-acre/core/season';
 
 /** A planting as it lies along the year; `indoors` is null for what starts outdoors. */
 export interface Span {
@@ -16,15 +16,24 @@ export interface Span {
 const dayOf = (planting: Planting, kind: MilestoneKind): Day | null =>
   planting.steps.find((step) => step.kind === kind)?.on ?? null;
 
+/** What stands for years has no sowing in its later ones, and a cover crop no picking. */
+function groundSpan(planting: Planting): Pick<Span, 'inGround' | 'firstPick' | 'lastPick'> {
+  const last = planting.steps.at(-1)!.on;
+  const end = dayOf(planting, 'lastPick') ?? dayOf(planting, 'clear') ?? last;
+  return {
+    inGround: inGroundOf(planting.steps)?.on ?? planting.steps[0]!.on,
+    firstPick: dayOf(planting, 'firstPick') ?? end,
+    lastPick: end,
+  };
+}
+
 /** Lays the plantings of a bed along the year, side by side where they share time in the ground. */
 export function spansOf(plantings: readonly Planting[]): Span[] {
   const spans = plantings
     .map((planting) => ({
       planting,
       indoors: dayOf(planting, 'startIndoors'),
-      inGround: (dayOf(planting, 'setOut') ?? dayOf(planting, 'sow'))!,
-      firstPick: dayOf(planting, 'firstPick')!,
-      lastPick: dayOf(planting, 'lastPick')!,
+      ...groundSpan(planting),
       lane: 0,
     }))
     .sort((a, b) => (a.indoors ?? a.inGround).localeCompare(b.indoors ?? b.inGround));

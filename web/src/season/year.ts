@@ -2,6 +2,7 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import type { AnswerOf } from '@unity-acre/contract';
 import type { Garden } from '@unity-acre/contract/place';
 import { addDays, type Day } from '@unity-acre/core/calendar';
+import { seasonYearOf as seasonYearAt } from '@unity-acre/core/place';
 import { useMemo } from 'react';
 import { useHere, useSeasonList } from '../kit/garden.ts';
 
@@ -17,10 +18,12 @@ export function monthsBetween(from: Day, to: Day): Day[] {
 }
 
 /** The season year a day's frosts are reckoned with. */
-export const seasonYearOf = (garden: Garden, day: Day): number => {
-  const year = Number(day.slice(0, 4));
-  return garden.latitude < 0 && day.slice(5) < '07-01' ? year - 1 : year;
-};
+export const seasonYearOf = (garden: Pick<Garden, 'latitude'>, day: Day): number =>
+  seasonYearAt(garden.latitude, day);
+
+/** What overwinters or stands for years is in both seasons: the first of the two is meant. */
+const onceEach = <Row extends { id: string }>(rows: Row[]): Row[] =>
+  [...new Map(rows.toReversed().map((row) => [row.id, row])).values()].toReversed();
 
 type ByYear = 'plantings' | 'tasks';
 
@@ -33,6 +36,9 @@ export function useBothSeasons<Name extends ByYear>(name: Name): UseQueryResult<
   const year = seasonYearOf(garden, garden.today);
   const now = useSeasonList(name, year);
   const next = useSeasonList(name, year + 1);
-  const data = useMemo(() => now.data && next.data && [...now.data, ...next.data], [now.data, next.data]);
+  const data = useMemo(
+    () => now.data && next.data && onceEach([...now.data, ...next.data]),
+    [now.data, next.data],
+  );
   return { ...(now.isError ? now : next), data } as UseQueryResult<AnswerOf<Name>>;
 }

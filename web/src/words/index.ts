@@ -1,11 +1,34 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import { usePreferences } from '../kit/preferences.ts';
+import { type LateRoom, lateWords } from './late.ts';
 
 export const languages = ['en', 'es'] as const;
 type Language = (typeof languages)[number];
 
 const load = { en: () => import('./en.ts'), es: () => import('./es.ts') };
+
+const spoken = new Set<LateRoom>();
+
+/** Screens are fetched as soon as there is an address, which may be before there are words at all. */
+let begun: () => void = () => undefined;
+const beginning = new Promise<void>((resolve) => {
+  begun = resolve;
+});
+
+/** Makes the words of a late room ready, in the language that is spoken now and whenever that changes. */
+export async function speakOf(room: LateRoom): Promise<void> {
+  spoken.add(room);
+  await beginning;
+  await fetchRoom(room);
+}
+
+async function fetchRoom(room: LateRoom): Promise<void> {
+  const { language } = usePreferences.getState();
+  if (!i18next.hasResourceBundle(language, room)) {
+    i18next.addResourceBundle(language, room, (await lateWords[room][language]()).default);
+  }
+}
 
 async function speak(language: Language): Promise<void> {
   if (!i18next.hasResourceBundle(language, 'kit')) {
@@ -13,6 +36,7 @@ async function speak(language: Language): Promise<void> {
     for (const [room, resources] of Object.entries(words))
       i18next.addResourceBundle(language, room, resources);
   }
+  await Promise.all([...spoken].map(fetchRoom));
   await i18next.changeLanguage(language);
   document.documentElement.lang = language;
 }
@@ -27,6 +51,7 @@ export async function startWords(): Promise<void> {
     returnNull: false,
   });
   await speak(usePreferences.getState().language);
+  begun();
   usePreferences.subscribe((now, before) => {
     if (now.language !== before.language) void speak(now.language);
   });

@@ -1,6 +1,13 @@
 import { expect, it } from 'vitest';
-import { words as en } from './en.ts';
-import { words as es } from './es.ts';
+import cropsEn from '../crops/words.en.json' with { type: 'json' };
+import cropsEs from '../crops/words.es.json' with { type: 'json' };
+import climateEn from '../place/climate.en.json' with { type: 'json' };
+import climateEs from '../place/climate.es.json' with { type: 'json' };
+import { words as earlyEn } from './en.ts';
+import { words as earlyEs } from './es.ts';
+
+const en = { ...earlyEn, climate: climateEn, crops: cropsEn };
+const es = { ...earlyEs, climate: climateEs, crops: cropsEs };
 
 const flat = (tree: object, at = ''): [string, string][] =>
   Object.entries(tree).flatMap(([key, value]) =>

@@ -1,10 +1,10 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, daysBetween } from '@unity-acre/core/calendar';
-import { cropById } from '@unity-acre/core/crops';
 import { Check } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { useCatalogue } from '../crops/catalogue.ts';
 import { Button } from '../kit/Button.tsx';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useHere, useLeads, useWrite } from '../kit/garden.ts';
@@ -23,7 +23,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
   const mark = useWrite('markTask', ({ data }) =>
     t(data.doneOn ? 'ticked' : 'reopened', { task: sentence(data) }),
   );
-  const crop = cropById(task.cropId);
+  const crop = useCatalogue().crop(task.cropId);
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-line border-b py-1.5 sm:grid-cols-[1.6rem_minmax(0,1fr)_7rem]">
       <span className="hidden sm:block">{crop && <FamilyMark family={crop.family} size={22} />}</span>

@@ -1,19 +1,21 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays, weekStart } from '@unity-acre/core/calendar';
-import { cropById } from '@unity-acre/core/crops';
-import { dayLengthHours, frostRisk } from '@unity-acre/core/place';
+import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useCropNames } from '../crops/names.ts';
 import { useDates } from '../kit/dates.ts';
 import { useHere, useLeads, useList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { useCropNames } from '../season/names.ts';
+import { useAlmanac } from '../place/almanac.ts';
 import { seasonYearOf, useBothSeasons } from '../season/year.ts';
 import { SessionRow } from './SessionRow.tsx';
 import { TaskRow } from './TaskRow.tsx';
+import { WeatherStrip } from './WeatherStrip.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
 
 const HarvestTotals = lazy(async () => ({
@@ -29,7 +31,7 @@ export default function ThisWeek() {
   const { garden, role } = useHere();
   const dates = useDates();
   const { number } = useMeasure();
-  const risk = frostRisk(garden, seasonYearOf(garden, garden.today), garden.today);
+  const risk = freezeRisk(useAlmanac(), garden.today);
   return (
     <div className="flex flex-col gap-6">
       <div>
@@ -113,6 +115,7 @@ function Answers({
             ))}
           </section>
           <AtRisk plantings={plantings} />
+          <WeatherStrip />
         </div>
         <section className="furrow">
           <h2>{t('untaken', { n: open.length })}</h2>
@@ -156,14 +159,15 @@ function AtRisk({ plantings }: { plantings: Planting[] }) {
   const dates = useDates();
   const names = useCropNames();
   const { number } = useMeasure();
+  const catalogue = useCatalogue();
   const beds = useList('beds');
   const bedName = (id: string) => beds.data?.find((bed) => bed.id === id)?.name ?? '';
   const overdue = plantings.filter(
     ({ overdueAfter }) => overdueAfter !== null && overdueAfter < garden.today,
   );
-  const risk = frostRisk(garden, seasonYearOf(garden, garden.today), garden.today);
+  const risk = freezeRisk(useAlmanac(), garden.today);
   const outdoors = plantings.filter(({ cropId, steps }) => {
-    const tender = cropById(cropId)?.temperament !== 'hardy';
+    const tender = catalogue.crop(cropId)?.temperament !== 'hardy';
     const out = steps.some((step) => (step.kind === 'setOut' || step.kind === 'emerge') && step.done);
     const indoorsOnly = steps.some((step) => step.kind === 'setOut' && !step.done);
     return tender && out && !indoorsOnly && !steps.at(-1)!.done;

@@ -1,9 +1,9 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { useTranslation } from 'react-i18next';
+import { useCropNames } from '../crops/names.ts';
 import { useDates } from '../kit/dates.ts';
 import { useList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
-import { useCropNames } from '../season/names.ts';
 
 /** A task as one would say it: "Sow peas in Bed 7, 40 ft of row, by Sat 23 May". */
 export function useTaskSentence(): (task: TaskView) => string {

@@ -1,0 +1,195 @@
+import { type RulesInput, rulesInput } from '@unity-acre/contract/place';
+import { daysBetween } from '@unity-acre/core/calendar';
+import {
+  cucurbitSchools,
+  depthSchools,
+  evidenceSchools,
+  frostRisks,
+  hardeningSchools,
+  shortDayAllowances,
+  thinningSchools,
+} from '@unity-acre/core/season';
+import { ArrowRight } from 'lucide-react';
+import { useId, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useCropNames } from '../crops/names.ts';
+import { Refused } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { seasonYearOf } from '../season/year.ts';
+import { useAlmanac } from './almanac.ts';
+import { GardenPaths } from './GardenPaths.tsx';
+import { type Effect, effectsOf, effectUnder, type RuleName } from './ruleEffects.ts';
+
+/** The schools of each rule, in the order in which they are offered. */
+const choices: { [Name in RuleName]: readonly RulesInput[Name][] } = {
+  frostRisk: frostRisks,
+  cucurbits: cucurbitSchools,
+  hardening: hardeningSchools,
+  depth: depthSchools,
+  shortDays: shortDayAllowances,
+  thinning: thinningSchools,
+  evidence: evidenceSchools,
+};
+const names = Object.keys(choices) as RuleName[];
+
+/** How the garden does things where growers disagree; each rule shows what it does before it is saved. */
+export default function RulesPage() {
+  const { t } = useTranslation(['place', 'climate', 'kit']);
+  const { garden } = useHere();
+  const coordinates = useCoordinates();
+  const [rules, setRules] = useState<RulesInput>(garden.rules);
+  const [base, setBase] = useState(garden.rules);
+  const [refused, setRefused] = useState<Refused | null>(null);
+  const save = useWrite('saveRules', () => t('climate:rules.saved'));
+  // Somebody else's change, or an undo, is shown as soon as it is known.
+  if (JSON.stringify(base) !== JSON.stringify(garden.rules)) {
+    setBase(garden.rules);
+    setRules(garden.rules);
+  }
+  const changed = names.filter((name) => rules[name] !== garden.rules[name]);
+  const send = async () => {
+    setRefused(null);
+    try {
+      await save.mutateAsync({ body: rulesInput.parse(rules), ifMatch: garden.version });
+    } catch (error) {
+      if (!(error instanceof Refused)) throw error;
+      setRefused(error);
+    }
+  };
+  return (
+    <div className="flex flex-col gap-7">
+      <h1>{t('place:page.title')}</h1>
+      <GardenPaths />
+      <p className="max-w-prose text-ink-soft">{t('climate:rules.lead')}</p>
+      <div className="flex flex-col gap-7">
+        {names.map((name) => (
+          <Rule
+            key={name}
+            name={name}
+            rules={rules}
+            onChoose={(value) => setRules({ ...rules, [name]: value })}
+            readOnly={!coordinates}
+          />
+        ))}
+      </div>
+      {coordinates && (
+        <div className="sticky bottom-16 flex flex-wrap items-center gap-3 border-line-strong border-t bg-frost py-3 sm:bottom-0">
+          <Button look="act" disabled={changed.length === 0 || save.isPending} onClick={() => void send()}>
+            {t('kit:save')}
+          </Button>
+          {changed.length > 0 && <Button onClick={() => setRules(garden.rules)}>{t('kit:cancel')}</Button>}
+          <span className="text-ink-soft">
+            {changed.length > 0
+              ? t('climate:rules.changed', {
+                  rules: changed.map((name) => t(`climate:rule.${name}.name`)).join(', '),
+                })
+              : t('climate:rules.unchanged')}
+          </span>
+          <RefusedNote refused={refused} />
+        </div>
+      )}
+    </div>
+  );
+}
+
+function Rule({
+  name,
+  rules,
+  onChoose,
+  readOnly,
+}: {
+  name: RuleName;
+  rules: RulesInput;
+  onChoose(value: RulesInput[RuleName]): void;
+  readOnly: boolean;
+}) {
+  const { t } = useTranslation(['place', 'climate']);
+  const group = useId();
+  return (
+    <section className="furrow grid gap-x-10 gap-y-3 xl:grid-cols-[minmax(0,30rem)_minmax(0,1fr)]">
+      <fieldset disabled={readOnly}>
+        <legend className="font-semibold font-title text-xl">{t(`climate:rule.${name}.name`)}</legend>
+        <p className="mb-2 text-ink-soft text-sm">{t(`climate:rule.${name}.does`)}</p>
+        {choices[name].map((value) => (
+          <label
+            key={value}
+            className="flex min-h-target cursor-pointer items-center gap-3 border-line border-t py-1"
+          >
+            <input
+              type="radio"
+              name={group}
+              checked={rules[name] === value}
+              onChange={() => onChoose(value)}
+              className="size-5 shrink-0 accent-leaf"
+            />
+            <span>
+              {t(
+                `climate:rule.${name}.choice.${String(value).replace('.', '_')}` as 'climate:rule.depth.choice.packet',
+              )}
+            </span>
+          </label>
+        ))}
+      </fieldset>
+      <div>
+        <h3 className="mb-1">{t('climate:rules.effect')}</h3>
+        <ul>
+          {effectsOf[name].map((effect) => (
+            <EffectRow key={JSON.stringify(effect)} effect={effect} name={name} rules={rules} />
+          ))}
+        </ul>
+      </div>
+    </section>
+  );
+}
+
+/** What the rule does to one crop: as it is now, and as it would be. */
+function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; rules: RulesInput }) {
+  const { t } = useTranslation(['place', 'climate', 'season']);
+  const { garden } = useHere();
+  const dates = useDates();
+  const { spacing, number } = useMeasure();
+  const cropNames = useCropNames();
+  const catalogue = useCatalogue();
+  const almanac = useAlmanac();
+  const year = seasonYearOf(garden, garden.today);
+  const now = effectUnder(effect, name, garden.rules, almanac, catalogue, year);
+  // Only this rule differs, so that what is shown is what it does.
+  const then = effectUnder(effect, name, { ...garden.rules, [name]: rules[name] }, almanac, catalogue, year);
+  const shown = (value: typeof now): string => {
+    if (!value) return t('climate:rules.notDone');
+    if ('day' in value) return dates.short(value.day);
+    if ('metres' in value) return spacing(value.metres);
+    return t('climate:rules.neighbours', { n: number(value.count, 0) });
+  };
+  const moved = now && then && 'day' in now && 'day' in then ? daysBetween(now.day, then.day) : 0;
+  const isSame = shown(now) === shown(then);
+  return (
+    <li className="grid grid-cols-[8rem_1fr] gap-x-3 border-line border-b py-1.5 sm:grid-cols-[8rem_8rem_1fr]">
+      <span className="font-semibold">{cropNames.crop(effect.cropId)}</span>
+      <span className="text-ink-soft">
+        {'shows' in effect ? t(`climate:rules.shows.${effect.shows}`) : t(`season:step.${effect.step}`)}
+      </span>
+      <span className="flex flex-wrap items-center gap-2">
+        {isSame ? (
+          shown(now)
+        ) : (
+          <>
+            <s className="text-ink-soft">{shown(now)}</s>
+            <ArrowRight aria-hidden size={14} />
+            <strong>{shown(then)}</strong>
+            {moved !== 0 && (
+              <span className={moved > 0 ? 'text-beet' : 'text-leaf'}>
+                {t(moved > 0 ? 'season:later' : 'season:earlier', { count: Math.abs(moved) })}
+              </span>
+            )}
+          </>
+        )}
+      </span>
+    </li>
+  );
+}

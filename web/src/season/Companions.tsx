@@ -1,0 +1,45 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import { sequencesFrom } from '@unity-acre/core/season';
+import { useTranslation } from 'react-i18next';
+import { useNavigate } from 'react-router';
+import { v7 as newId } from 'uuid';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { Button } from '../kit/Button.tsx';
+import { useWrite } from '../kit/garden.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import type { PlanValues } from './Planner.tsx';
+import { planAsTyped } from './planOf.ts';
+
+/** Corn with beans and squash after it, each waiting for the one before; planned and undone together. */
+export function Companions({ bed, values, bare }: { bed: Bed; values: PlanValues; bare: 'ft' | 'm' }) {
+  const { t } = useTranslation('season');
+  const navigate = useNavigate();
+  const catalogue = useCatalogue();
+  const save = useWrite('savePlantings', () => t('sequence.saved', { bed: bed.name }));
+  const [sequence] = sequencesFrom(values.cropId);
+  const typed = planAsTyped(values, bed, catalogue, bare);
+  if (!sequence || !typed || values.method !== 'sowInPlace') return null;
+  const send = async () => {
+    const ids = sequence.map(() => newId());
+    const plantings = sequence.flatMap(({ cropId, afterEmergenceDays }, i) => {
+      const crop = catalogue.crop(cropId);
+      if (!crop) return [];
+      const own = i === 0 ? {} : { cropId, varietyId: crop.varieties[0]!.id, startOn: null };
+      return [
+        { ...typed.body, ...own, id: ids[i]!, afterId: ids[i - 1] ?? null, afterDays: afterEmergenceDays },
+      ];
+    });
+    await save.mutateAsync({ body: { plantings } });
+    await navigate(`/ground/${bed.id}`);
+  };
+  return (
+    <section className="furrow">
+      <h2>{t('sequence.title')}</h2>
+      <p className="mb-2 text-ink-soft text-sm">{t('sequence.hint')}</p>
+      <RefusedNote refused={save.error} />
+      <Button disabled={save.isPending} onClick={() => void send().catch(() => undefined)}>
+        {t('sequence.keep')}
+      </Button>
+    </section>
+  );
+}

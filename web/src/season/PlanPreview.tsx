@@ -1,0 +1,109 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import type { Planting } from '@unity-acre/contract/season';
+import { areaOf } from '@unity-acre/core/ground';
+import { amounts, milestones, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import { useTranslation } from 'react-i18next';
+import { useCatalogue } from '../crops/catalogue.ts';
+import { useHere } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { Bare } from '../kit/states.tsx';
+import { useAlmanac } from '../place/almanac.ts';
+import { PackingDrawing } from './PackingDrawing.tsx';
+import type { PlanValues } from './Planner.tsx';
+import { planAsTyped } from './planOf.ts';
+import { Reasons } from './Reasons.tsx';
+import { RehearsalNote } from './RehearsalNote.tsx';
+import { StepsChart } from './StepsChart.tsx';
+
+/** What the plan comes to, as it stands in the form. */
+export function PlanPreview({
+  bed,
+  values,
+  bare,
+  planting,
+}: {
+  bed: Bed;
+  values: PlanValues;
+  bare: 'ft' | 'm';
+  planting: Planting | null;
+}) {
+  const { t } = useTranslation('season');
+  const { garden } = useHere();
+  const { number, length, area, spacing } = useMeasure();
+  const catalogue = useCatalogue();
+  const almanac = useAlmanac(bed.offsetC);
+  const typed = planAsTyped(values, bed, catalogue, bare);
+  if (!typed) return <Bare title={t('incomplete')} />;
+  const { plan, width } = typed;
+  const { crop, method } = plan;
+  const steps = milestones(plan, almanac, garden.rules);
+  if (!steps) return <Bare title={t('notThatWay')} />;
+  const { plants, seeds, packing, seedsPerHole, spareShare } = amounts(
+    crop,
+    method,
+    values.pattern,
+    width,
+    typed.length,
+  );
+  const depth = sowingDepth(crop, garden.rules.depth);
+  const big = 'font-title text-2xl';
+  return (
+    <div className="flex min-w-0 flex-col gap-7">
+      <section className="furrow">
+        <h2>{t('when')}</h2>
+        <StepsChart steps={steps} offsetC={bed.offsetC} />
+        <h3 className="mt-3">{t('why')}</h3>
+        <Reasons steps={steps} />
+      </section>
+      {!planting?.afterId && <RehearsalNote plan={plan} steps={steps} offsetC={bed.offsetC} />}
+      <section className="furrow">
+        <h2>{t('howMany')}</h2>
+        <p className="my-2 text-lg">
+          <strong className={big}>{number(plants, 0)}</strong> {t('plants')}
+          {seeds > 0 && (
+            <>
+              {', '}
+              <strong className={big}>{number(seeds, 0)}</strong> {t('seeds')}
+            </>
+          )}
+          {', '}
+          <strong className={big}>{length(packing.rowLength)}</strong> {t('ofRow')}
+        </p>
+        <p className="text-ink-soft text-sm">
+          {t('count', {
+            rows: packing.rows,
+            perRow: packing.perRow,
+            area: area(width * typed.length),
+            bed: area(areaOf(bed)),
+          })}{' '}
+          {seeds > 0 && t('seedCount', { perHole: seedsPerHole, spare: number(spareShare * 100, 0) })}{' '}
+          {method !== 'setPlants' &&
+            (depth.from === 0
+              ? t('depthSurface')
+              : t('depth', {
+                  depth:
+                    depth.from === depth.to
+                      ? spacing(depth.from)
+                      : `${spacing(depth.from)}–${spacing(depth.to)}`,
+                }))}{' '}
+          {method !== 'sowInPlace' &&
+            crop.setOutDepth &&
+            `${t('setOutDepthLabel')} ${t(`setOutDepth.${crop.setOutDepth}`)}`}
+        </p>
+        <PackingDrawing
+          pattern={values.pattern}
+          packing={packing}
+          width={width}
+          length={typed.length}
+          inRow={spacingOf(crop, values.pattern)}
+          family={crop.family}
+        />
+        {crop.cautions.map((caution) => (
+          <p key={caution} className="mt-2 border-blossom border-l-4 bg-straw-soft px-3 py-1 text-sm">
+            {t(`caution.${caution}`)}
+          </p>
+        ))}
+      </section>
+    </div>
+  );
+}

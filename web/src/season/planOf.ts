@@ -1,0 +1,52 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import type { PlantingInput } from '@unity-acre/contract/season';
+import { type Catalogue, varietyOf } from '@unity-acre/core/crops';
+import type { PlantingPlan } from '@unity-acre/core/season';
+import { type LengthUnit, parseLength } from '@unity-acre/core/units';
+import type { PlanValues } from './Planner.tsx';
+
+/** A planting as its form stands: what the core reckons with, and what would be sent. */
+export interface PlanAsTyped {
+  plan: PlantingPlan;
+  body: PlantingInput;
+  width: number;
+  length: number;
+}
+
+/** Reads the form of a planting. @returns null while something in it cannot be reckoned with */
+export function planAsTyped(
+  values: PlanValues,
+  bed: Bed,
+  catalogue: Catalogue,
+  bare: LengthUnit,
+): PlanAsTyped | null {
+  const crop = catalogue.crop(values.cropId);
+  const variety = crop && varietyOf(crop, values.varietyId);
+  const width = parseLength(values.width, bare);
+  const length = parseLength(values.length, bare);
+  const year = Number(values.year);
+  if (!crop || !variety || !width || !length || width <= 0 || length <= 0) return null;
+  if (!(year >= 1990 && year <= 2200)) return null;
+  const { method, turn, pattern, note } = values;
+  const startOn = values.startOn || null;
+  return {
+    plan: { crop, variety, method, turn, year, startOn },
+    body: {
+      cropId: crop.id,
+      varietyId: variety.id,
+      bedId: bed.id,
+      year,
+      turn,
+      method,
+      pattern,
+      width,
+      length,
+      startOn,
+      afterId: null,
+      afterDays: null,
+      note,
+    },
+    width,
+    length,
+  };
+}
