@@ -35,6 +35,34 @@ export const small: Choice[][] = [
   [choose('bush-bean', 'wax', 'sowInPlace', 0.5), choose('beet', 'golden', 'sowInPlace', 0.5)],
 ];
 
+/** Beyond the rotation: what stands for years, rests through the winter, or waits for another. */
+export const extras: (Choice & { bed: string; year: number; waitsFor?: { cropId: string; days: number } })[] =
+  [
+    { bed: 'Pollinator strip', year: 2024, ...choose('chives', 'standard', 'setPlants', 0.15) },
+    ...[2024, 2025, 2026].flatMap((year) => [
+      { bed: 'Pollinator strip', year, ...choose('borage', 'blue', 'sowInPlace', 0.25) },
+      { bed: 'Pollinator strip', year, ...choose('calendula', 'orange', 'sowInPlace', 0.3) },
+      { bed: 'Pollinator strip', year, ...choose('cosmos', 'tall', 'sowInPlace', 0.3) },
+    ]),
+    { bed: 'Plot 12', year: 2023, ...choose('asparagus', 'green', 'setPlants', 0.5) },
+    { bed: 'Plot 3', year: 2025, ...choose('garlic', 'hardneck', 'setPlants', 0.5, 'overwinter') },
+    { bed: 'Bed 10', year: 2025, ...choose('garlic', 'softneck', 'setPlants', 0.4, 'overwinter') },
+    { bed: 'School bed 2', year: 2025, ...choose('strawberry', 'june', 'setPlants', 0.4) },
+    { bed: 'Trial bed', year: 2026, ...choose('sweet-corn', 'early', 'sowInPlace') },
+    {
+      bed: 'Trial bed',
+      year: 2026,
+      ...choose('pole-bean', 'flat', 'sowInPlace'),
+      waitsFor: { cropId: 'sweet-corn', days: 10 },
+    },
+    {
+      bed: 'Trial bed',
+      year: 2026,
+      ...choose('winter-squash', 'acorn', 'sowInPlace'),
+      waitsFor: { cropId: 'pole-bean', days: 7 },
+    },
+  ];
+
 /** Typical pickings, grams for each square metre and week of picking. Invented, for the demo only. */
 export const gramsPerWeek: Record<string, number> = {
   tomato: 900,
@@ -52,4 +80,11 @@ export const gramsPerWeek: Record<string, number> = {
   kale: 360,
   onion: 1500,
   basil: 140,
+  chives: 120,
+  borage: 40,
+  calendula: 40,
+  cosmos: 40,
+  strawberry: 450,
+  asparagus: 240,
+  garlic: 900,
 };

@@ -1,14 +1,16 @@
-import { cropById, varietyOf } from '@unity-acre/core/crops';
-import { milestones } from '@unity-acre/core/season';
+import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
+import { gapsIn, seeded } from '@unity-acre/core/place';
+import { defaultRules, inGroundOf, milestones } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';
-import { hashPassword, type Store, tables } from '@unity-acre/server';
+import { hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
-import { idMaker, seeded } from './ids.ts';
+import { idMaker } from './ids.ts';
 import { demoPassword, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
-import { demoPlantings, observations } from './seasons.ts';
+import { almanacOfBed, demoPlantings, observations } from './seasons.ts';
 import { sessions } from './sessions.ts';
+import { climate, record, stationName } from './weather.ts';
 
 /** How many rows go into one statement, below SQLite's limit of bound values. */
 const CHUNK = 400;
@@ -61,10 +63,18 @@ export async function loadDemo(store: Store): Promise<void> {
   const loggers = persons.filter(
     (person) => ['coordinator', 'crewLead', 'volunteer'].includes(person.role) && !person.waitingSince,
   );
-  const plan = demoPlantings(random).map((planting) => ({
+  const planned = demoPlantings(random).map((planting) => ({
     ...planting,
     ...row(),
     bedId: bedId(planting.bed),
+  }));
+  const plan = planned.map((planting) => ({
+    ...planting,
+    afterId:
+      planned.find(
+        (other) =>
+          other.bed === planting.bed && other.year === planting.year && other.cropId === planting.waitsFor,
+      )?.id ?? null,
   }));
   const entryOf = (on: string) => ({
     ...row(),
@@ -117,12 +127,34 @@ export async function loadDemo(store: Store): Promise<void> {
     return who.map((person) => ({ ...row(), sessionId: meetings[i]!.id, personId: person }));
   });
 
+  const station = {
+    id: id(),
+    gardenId,
+    name: stationName,
+    importedAt: '2026-01-08T16:00:00.000Z',
+    ...storedRecord(record),
+    gaps: gapsIn(record),
+    climate,
+  };
+
   await store.manager.transaction(async (manager) => {
     const put = async (table: unknown, rows: object[]) => {
       for (let i = 0; i < rows.length; i += CHUNK)
         await manager.insert(table as EntitySchema<object>, rows.slice(i, i + CHUNK));
     };
-    await put(tables.gardens, [{ ...garden, id: gardenId, gardenId, version: 1, setToday: demoToday }]);
+    await put(tables.stationRecords, [station]);
+    await put(tables.gardens, [
+      {
+        ...garden,
+        id: gardenId,
+        gardenId,
+        version: 1,
+        rules: defaultRules,
+        normals: null,
+        recordId: station.id,
+        setToday: demoToday,
+      },
+    ]);
     await put(tables.accounts, accounts);
     await put(tables.people, persons);
     await put(
@@ -136,7 +168,7 @@ export async function loadDemo(store: Store): Promise<void> {
     );
     await put(
       tables.plantings,
-      plan.map(({ entries: _, bed: __, kind: ___, ...planting }) => planting),
+      plan.map(({ entries: _, bed: __, kind: ___, waitsFor: ____, ...planting }) => planting),
     );
     await put(tables.sessions, meetings);
     await put(tables.signUps, signUps);
@@ -149,15 +181,16 @@ type Planned = ReturnType<typeof demoPlantings>[number] & { id: string };
 /** This spring's sowings and settings out that are due and not done, for the sessions to take up. */
 function openTasks(plan: readonly Planned[]): string[] {
   return plan
-    .filter((planting) => planting.year === 2026 && planting.kind !== 'plot')
+    .filter((planting) => planting.year === 2026 && planting.kind !== 'plot' && !planting.waitsFor)
     .flatMap((planting) => {
-      const crop = cropById(planting.cropId)!;
+      const crop = plainCatalogue.crop(planting.cropId)!;
       const happened = planting.entries.some(
         (entry) =>
           entry.kind === 'settingOut' || (entry.kind === 'sowing' && planting.method === 'sowInPlace'),
       );
-      const steps = milestones({ ...planting, crop, variety: varietyOf(crop, planting.varietyId)! }, garden)!;
-      const step = steps.find(({ kind }) => kind === 'setOut' || kind === 'sow')!;
+      const variety = varietyOf(crop, planting.varietyId)!;
+      const steps = milestones({ ...planting, crop, variety }, almanacOfBed(planting.bed))!;
+      const step = inGroundOf(steps)!;
       const due = !happened && step.on >= '2026-05-05' && step.on <= '2026-06-12';
       return due ? [{ id: taskId(planting.id, step.kind as 'setOut' | 'sow'), on: step.on }] : [];
     })

@@ -10,6 +10,7 @@ export const garden = {
   units: 'imperial' as const,
   lastFrost: '05-10',
   firstFrost: '10-03',
+  offsetC: 0,
 };
 
 /** A Wednesday in the third week of May. */
@@ -41,6 +42,8 @@ export const beds = rows.map(([name, x, y, width, length, kind]) => ({
   y: y * FOOT,
   width: width * FOOT,
   length: length * FOOT,
+  // The east end lies low, where cold air gathers; the school beds stand before a south wall.
+  offsetC: name === 'Bed 10' ? -1.5 : kind === 'teaching' ? 1 : 0,
   note: name === 'School bed 1' ? 'Boxes 2 ft high with a flat rim: can be worked sitting.' : '',
 }));
 

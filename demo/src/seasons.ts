@@ -1,15 +1,25 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
 import { addDays, type Day, daysBetween, laterOf } from '@unity-acre/core/calendar';
-import { cropById, varietyOf } from '@unity-acre/core/crops';
+import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
 import type { Destination, EntryKind } from '@unity-acre/core/log';
-import { type Happened, type MilestoneKind, milestones } from '@unity-acre/core/season';
+import { almanacOf } from '@unity-acre/core/place';
+import {
+  defaultRules,
+  type Happened,
+  inGroundOf,
+  type MilestoneKind,
+  milestones,
+} from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
-import { gramsPerWeek, rotation, small } from './crops.ts';
-import { type BedKind, beds, demoToday, garden } from './place.ts';
+import { extras, gramsPerWeek, rotation, small } from './crops.ts';
+import { type BedKind, beds, demoToday } from './place.ts';
+import { climate } from './weather.ts';
 
-export interface DemoPlanting extends Omit<PlantingInput, 'bedId'> {
+export interface DemoPlanting extends Omit<PlantingInput, 'bedId' | 'afterId'> {
   bed: string;
   kind: BedKind;
+  /** the crop in the same bed that it waits for */
+  waitsFor: string | null;
   entries: DemoEntry[];
 }
 
@@ -41,19 +51,21 @@ const destinationsOf: Record<BedKind, Destination[]> = {
 function choicesFor(bed: (typeof beds)[number], index: number, year: number) {
   if (bed.kind === 'cooperative' || bed.kind === 'giving') return rotation[(index + year) % rotation.length]!;
   if (bed.kind === 'pollinator') return [];
+  if (bed.kind === 'trial' && year === 2026) return [];
   return small[(index + year) % small.length]!;
 }
 
 /** Sown and logged, but not up long past its time: something for the coordinator to look at. */
 const neverUp = (planting: DemoPlanting): boolean =>
-  planting.year === 2026 && planting.cropId === 'carrot' && planting.turn === 'spring';
+  planting.year === 2026 && planting.cropId === 'radish' && planting.kind === 'cooperative';
 
 /** Four seasons of plantings with what was logged of them, up to the demo's day. The same at every run. */
 export function demoPlantings(random: () => number): DemoPlanting[] {
   const all: DemoPlanting[] = [];
   for (const year of [2023, 2024, 2025, 2026]) {
     for (const [index, bed] of beds.entries()) {
-      for (const { share, ...choice } of choicesFor(bed, index, year)) {
+      const own = extras.filter((extra) => extra.bed === bed.name && extra.year === year);
+      for (const { share, waitsFor, ...choice } of [...choicesFor(bed, index, year), ...own] as Extra[]) {
         const planting: DemoPlanting = {
           ...choice,
           bed: bed.name,
@@ -63,6 +75,8 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           width: Math.min(bed.width, bed.length),
           length: Math.max(bed.width, bed.length) * share,
           startOn: null,
+          waitsFor: waitsFor?.cropId ?? null,
+          afterDays: waitsFor?.days ?? null,
           note: '',
           entries: [],
         };
@@ -74,14 +88,22 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
   return all;
 }
 
+type Extra = ReturnType<typeof choicesFor>[number] & Pick<(typeof extras)[number], 'waitsFor'>;
+
+/** The almanac of a bed: the spot it lies in may be colder or warmer. */
+export const almanacOfBed = (name: string) =>
+  almanacOf(climate, beds.find((bed) => bed.name === name)!.offsetC);
+
 /** Lets a season happen to a planting: steps a few days off their plan, each moving what follows. */
 function logSeason(planting: DemoPlanting, random: () => number): void {
-  const crop = cropById(planting.cropId)!;
+  if (planting.waitsFor) return;
+  const almanac = almanacOfBed(planting.bed);
+  const crop = plainCatalogue.crop(planting.cropId)!;
   const plan = { ...planting, crop, variety: varietyOf(crop, planting.varietyId)! };
   const happened: Happened[] = [];
-  const late = neverUp(planting) ? -12 : Math.round(random() * 9) - 2;
+  const late = neverUp(planting) ? -10 : Math.round(random() * 9) - 2;
   for (;;) {
-    const steps = milestones(plan, garden, happened)!;
+    const steps = milestones(plan, almanac, defaultRules, happened)!;
     const step = steps.find(({ kind }) => loggedAs[kind] && !happened.some((fact) => fact.kind === kind));
     if (!step) break;
     if (step.kind === 'emerge' && neverUp(planting)) break;
@@ -91,12 +113,12 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
     happened.push({ kind: step.kind, on });
     planting.entries.push({ kind: loggedAs[step.kind]!, on });
   }
-  const steps = milestones(plan, garden, happened)!;
-  const out = steps.find(({ kind }) => kind === 'setOut' || kind === 'sow')!;
+  const steps = milestones(plan, almanac, defaultRules, happened)!;
+  const out = inGroundOf(steps)!;
   const stuck = steps.some(({ kind, done }) => kind === 'emerge' && !done);
-  if (!out.done || stuck) return;
-  const first = steps.find(({ kind }) => kind === 'firstPick')!.on;
-  const last = steps.find(({ kind }) => kind === 'lastPick')!.on;
+  const first = steps.find(({ kind }) => kind === 'firstPick')?.on;
+  const last = steps.find(({ kind }) => kind === 'lastPick')?.on;
+  if (!out.done || stuck || !first || !last) return;
   const area = planting.width * planting.length;
   const kinds = destinationsOf[planting.kind];
   const weeks = Math.max(1, Math.floor(daysBetween(first, last) / 7));
@@ -113,6 +135,7 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
       destination: kinds[Math.floor(random() * kinds.length)]!,
     });
   }
+  if (crop.perennial) return;
   const cleared = addDays(last, 4 + Math.floor(random() * 6));
   const lastLogged = planting.entries.reduce((day, entry) => laterOf(day, entry.on), '');
   if (cleared <= demoToday && cleared >= lastLogged) planting.entries.push({ kind: 'clearing', on: cleared });
