@@ -2,4 +2,4 @@
 import { installPackages, must } from './setUp.mjs';
 
 installPackages();
-must('npx', ['tsx', 'bench/src/harvestList.ts']);
+for (const bench of ['harvestList', 'seasonDates']) must('npx', ['tsx', `bench/src/${bench}.ts`]);
