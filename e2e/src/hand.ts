@@ -1,8 +1,15 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
+import cropsEn from '../../web/src/crops/words.en.json' with { type: 'json' };
+import cropsEs from '../../web/src/crops/words.es.json' with { type: 'json' };
+import climateEn from '../../web/src/place/climate.en.json' with { type: 'json' };
+import climateEs from '../../web/src/place/climate.es.json' with { type: 'json' };
 import { words as en } from '../../web/src/words/en.ts';
 import { words as es } from '../../web/src/words/es.ts';
 
-export const speech = { en, es };
+export const speech = {
+  en: { ...en, climate: climateEn, crops: cropsEn },
+  es: { ...es, climate: climateEs, crops: cropsEs },
+};
 
 /** Quotes are not allowed in the selector's own quotes. */
 const byName = (role: string, name: string) =>
@@ -118,4 +125,22 @@ export class Hand {
   async readsNot(text: string): Promise<void> {
     await this.page.waitForFunction((wanted) => !document.body.innerText.includes(wanted), {}, text);
   }
+}
+
+/** Sets up an empty installation, as its coordinator does on the first visit. */
+export async function beginGarden(hand: Hand, w: (typeof speech)['en']): Promise<void> {
+  const written: [string, string][] = [
+    [w.place.name, 'Quiet Mill'],
+    [w.place.latitude, '44.5'],
+    [w.place.longitude, '-88'],
+    [w.place.lastFrost, '05-10'],
+    [w.place.firstFrost, '10-03'],
+    [w.place.setUp.name, 'Ana Coordinator'],
+    [w.place.setUp.email, 'ana@example.org'],
+    [w.place.setUp.password, 'a quiet mill stream'],
+  ];
+  await hand.open('/');
+  for (const [label, text] of written) await hand.write(label, text);
+  await hand.press(w.place.setUp.begin);
+  await hand.reads(w.work.nothingPlanned);
 }

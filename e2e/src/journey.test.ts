@@ -88,14 +88,14 @@ it.each<['en' | 'es', Size]>([
   await hand.follow(w.ground.plan.planting);
   await hand.choose(w.season.crop, crop[language]);
   await hand.write(w.season.year, String(nextYear));
-  await hand.reads(w.season.temperament.hardy);
+  await hand.reads(w.season.howMany);
   await hand.press(w.season.keep);
   await hand.reads(w.ground.season.replace('{{year}}', String(nextYear)));
 
   await goTo('sessions');
   await hand.press(w.work.call);
   await hand.write(w.work.title, 'Peas in');
-  await hand.setDate(w.work.on, `${nextYear}-04-10`);
+  await hand.setDate(w.work.on, `${nextYear}-04-20`);
   await hand.click('li input[type="checkbox"]');
   await hand.press(w.kit.save);
   await hand.reads('Peas in');

@@ -1,47 +1,20 @@
-import { mkdtempSync, readFileSync, rmSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { demoPassword } from '@unity-acre/demo';
-import type { Browser, Page } from 'puppeteer-core';
+import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { openBrowser, visit, type WatchedPage } from './browser.ts';
-import { Hand, speech } from './hand.ts';
-import { Program } from './program.ts';
+import { Demo } from './demo.ts';
+import { speech } from './hand.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const w = speech.en;
 
-let browser: Browser;
-let close: () => Promise<void>;
-let program: Program;
-let dataDir: string;
+let demo: Demo;
 beforeAll(async () => {
-  dataDir = mkdtempSync(join(tmpdir(), 'acre-screens-'));
-  program = await Program.start('demo', dataDir);
-  ({ browser, close } = await openBrowser());
+  demo = await Demo.open();
 });
-afterAll(async () => {
-  await close();
-  expect(await program.stop()).toBe(0);
-  rmSync(dataDir, { recursive: true, force: true });
-});
+afterAll(() => demo.close());
 
-async function signedIn(
-  who = 'coordinator',
-  preferences: object = {},
-): Promise<WatchedPage & { hand: Hand }> {
-  const watched = await visit(browser, 'desk', preferences);
-  const hand = new Hand(watched.page, program.url);
-  await hand.open('/sign-in');
-  await watched.page.evaluate(
-    async (body) => {
-      await fetch('/api/sign-in', { method: 'POST', headers: { 'content-type': 'application/json' }, body });
-    },
-    JSON.stringify({ email: `${who}@millrace.example`, password: demoPassword }),
-  );
-  return { ...watched, hand };
-}
+const signedIn = (who?: string, preferences?: object) => demo.signedIn(who, preferences);
 
 /** What axe finds against WCAG 2.2 AA on the page as it stands. */
 async function faults(page: Page): Promise<string[]> {
@@ -57,7 +30,20 @@ async function faults(page: Page): Promise<string[]> {
 }
 
 describe('every screen of the demo garden', () => {
-  const screens = ['/', '/ground', '/season', '/crew', '/sessions', '/log', '/garden'];
+  const screens = [
+    '/',
+    '/ground',
+    '/season',
+    '/season/still',
+    '/season/crops',
+    '/season/crops/tomato',
+    '/crew',
+    '/sessions',
+    '/log',
+    '/garden',
+    '/garden/climate',
+    '/garden/rules',
+  ];
   it.each(['light', 'dark', 'sunlight'])(
     'stands up to WCAG 2.2 AA in the %s set, without an error of its own',
     async (theme) => {

@@ -30,13 +30,17 @@ const shots: Record<string, Shot> = {
   bed: { path: '/ground/:bed', bed: 'Bed 3' },
   planner: { path: '/ground/:bed/plan', bed: 'Trial bed' },
   season: { path: '/season' },
+  still: { path: '/season/still?bed=:bed', bed: 'Bed 8' },
+  crops: { path: '/season/crops' },
+  crop: { path: '/season/crops/tomato' },
+  climate: { path: '/garden/climate' },
+  'house-rules': { path: '/garden/rules' },
   'season-dark': { path: '/season', theme: 'dark' },
   crew: { path: '/crew' },
   sessions: { path: '/sessions' },
   'sessions-phone-es': { path: '/sessions', size: 'phone', language: 'es', as: 'volunteer' },
   'log-book': { path: '/log' },
   'log-line': { path: '/ground', line: '3.2 lb lettuce bed 10 to pantry' },
-  'log-line-phone': { path: '/', size: 'phone', line: 'sowed radish bed 10 yesterday' },
   'garden-set-up': { path: '/garden' },
 };
 
