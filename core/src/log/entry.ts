@@ -13,6 +13,7 @@ export const entryKinds = [
   'support',
   'netting',
   'covering',
+  'mulching',
   'feeding',
   'unnetting',
   'stage',
@@ -48,6 +49,8 @@ export function milestoneOf(kind: EntryKind, method: Method): MilestoneKind | nu
       return 'netOff';
     case 'covering':
       return 'cover';
+    case 'mulching':
+      return 'mulch';
     case 'feeding':
       return 'feed';
     case 'thinning':

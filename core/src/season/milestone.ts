@@ -14,6 +14,7 @@ export const milestoneKinds = [
   'setOut',
   'netOn',
   'cover',
+  'mulch',
   'feed',
   'netOff',
   'firstPick',
@@ -24,7 +25,7 @@ export const milestoneKinds = [
 export type MilestoneKind = (typeof milestoneKinds)[number];
 
 /** Steps done beside the plant's own course: none of them waits for another, and none moves what follows. */
-export const sideSteps: readonly MilestoneKind[] = ['support', 'netOn', 'cover', 'feed', 'netOff'];
+export const sideSteps: readonly MilestoneKind[] = ['support', 'netOn', 'cover', 'mulch', 'feed', 'netOff'];
 
 /**
  * Where a step stands in the course of a planting. Seedlings are up before they are set out; what is planted as a set,

@@ -37,8 +37,15 @@ export function picking(reckoning: Reckoning, inGround: Day, maturity: DaySpan &
   const firstFrost = frostPlace === null ? null : almanac.day(year, frostPlace);
   const isTender = crop.temperament !== 'hardy';
   const window = after(inGround, span);
-  if (isTender && firstFrost !== null && window.best > firstFrost)
+  if (isTender && firstFrost !== null && window.best > firstFrost) {
     ripe.push({ code: 'mayNotFinish', limit: firstFrost, maturity: span.most });
+    // What is not ready by the frost is taken as it is then, or not at all.
+    if (firstFrost > addDays(inGround, least)) {
+      window.earliest = earlierOf(window.earliest, firstFrost);
+      window.best = firstFrost;
+      window.latest = earlierOf(window.latest, addDays(firstFrost, 7));
+    }
+  }
   const first = chain.add('firstPick', window, sameReason(...ripe)).on;
   lastPick(reckoning, first, isTender ? firstFrost : null);
 }
@@ -50,12 +57,11 @@ function lastPick({ chain, plan, gates, almanac }: Reckoning, first: Day, firstF
   const { fewest, most } = crop.pickDays;
   const reasons = sameReason({ code: 'picking', fewest, most, from: first });
   const endAt = (day: Day, reason: Reason, grace: number) => {
-    if (span.best <= day || first > day) return false;
+    if (span.best <= day || first > day) return;
     span.earliest = earlierOf(span.earliest, day);
     span.best = day;
     span.latest = laterOf(day, earlierOf(span.latest, addDays(day, grace)));
     reasons.best = [...reasons.best, reason];
-    return true;
   };
   const heat = turn === 'spring' && crop.heatEndsC !== undefined ? gates.heatComes(crop.heatEndsC) : null;
   if (heat) {

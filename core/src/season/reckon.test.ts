@@ -186,7 +186,7 @@ describe('autumn', () => {
   it('plants garlic about the first frost, mulches it, and lifts it the following July', () => {
     const steps = reckoned('garlic');
     expect(Math.abs(daysBetween(step(steps, 'setOut').on, '2026-10-03'))).toBeLessThanOrEqual(21);
-    expect(step(steps, 'cover').reasons.best[0]!.code).toBe('mulchWinter');
+    expect(step(steps, 'mulch').reasons.best[0]!.code).toBe('mulchWinter');
     expect(step(steps, 'firstPick').on.slice(0, 7)).toBe('2027-07');
   });
 

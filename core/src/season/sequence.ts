@@ -2,21 +2,21 @@ import type { Day } from '../calendar/index.ts';
 import type { Milestone } from './milestone.ts';
 import type { Stage } from './plan.ts';
 
-/** A step of a sequence of crops in one place: it waits for a stage of the crop before it, not for a date. */
+/** A step of a sequence of crops in one place: it waits for a stage of an earlier crop, not for a date. */
 export interface SequenceStep {
   cropId: string;
-  /** days from the emergence of the crop before to the stage it waits for; null for the first */
-  afterEmergenceDays: number | null;
+  /** the earlier crop and the days from its emergence to the stage that is waited for; null for the first */
+  waitsFor: { cropId: string; days: number } | null;
 }
 
 /**
- * Corn first, in a block; climbing beans when the corn is about 3 in tall; squash last, when it is warm.
- * Common practice, no source (KNOWLEDGE 3.9); the days to 3 in of corn, and on to squash, from memory.
+ * Corn first, in a block; climbing beans when the corn is about 3 in tall; squash last, a week after them, when it is warm.
+ * Common practice, no source (KNOWLEDGE 3.9); the days from emergence to 3 in and to about 8 in of corn from memory.
  */
 export const cornBeansSquash: readonly SequenceStep[] = [
-  { cropId: 'sweet-corn', afterEmergenceDays: null },
-  { cropId: 'pole-bean', afterEmergenceDays: 10 },
-  { cropId: 'winter-squash', afterEmergenceDays: 7 },
+  { cropId: 'sweet-corn', waitsFor: null },
+  { cropId: 'pole-bean', waitsFor: { cropId: 'sweet-corn', days: 10 } },
+  { cropId: 'winter-squash', waitsFor: { cropId: 'sweet-corn', days: 17 } },
 ];
 
 /** The sequences that can begin with a crop. */

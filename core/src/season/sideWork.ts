@@ -51,7 +51,7 @@ function covers({ chain, plan, almanac }: Reckoning, out: Day): void {
   const { crop, turn, year } = plan;
   if (turn === 'overwinter') {
     const best = addDays(out, MULCH_AFTER_DAYS);
-    chain.add('cover', about(best, 7, 21), sameReason({ code: 'mulchWinter', from: out }));
+    chain.add('mulch', about(best, 7, 21), sameReason({ code: 'mulchWinter', from: out }));
     return;
   }
   if (turn !== 'spring' || crop.temperament === 'hardy') return;

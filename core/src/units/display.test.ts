@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest';
-import { showArea, showLength, showSpacing, showTemperature, showWeight } from './display.ts';
+import { showArea, showDepth, showLength, showSpacing, showTemperature, showWeight } from './display.ts';
 
 it('shows each kind of measure in the units of the garden', () => {
   expect(showLength(7.3152, 'imperial')).toMatchObject({ unit: 'ft', value: expect.closeTo(24, 9) });
@@ -15,4 +15,12 @@ it('goes to the smaller unit for light weights', () => {
   expect(showWeight(453.59237, 'imperial')).toMatchObject({ unit: 'lb', value: 1 });
   expect(showWeight(250, 'metric')).toMatchObject({ unit: 'g', value: 250 });
   expect(showWeight(0, 'imperial')).toMatchObject({ unit: 'lb', value: 0 });
+});
+
+it('shows how deep seed goes as packets write it', () => {
+  expect(showDepth(0.0127, 'imperial')).toBe('½ in');
+  expect(showDepth(0.0317, 'imperial')).toBe('1¼ in');
+  expect(showDepth(0.0254, 'imperial')).toBe('1 in');
+  expect(showDepth(0.002, 'imperial')).toBe('⅛ in');
+  expect(showDepth(0.012, 'metric')).toBe('12 mm');
 });

@@ -15,11 +15,14 @@ export interface Shown<Unit extends string> {
   decimals: number;
 }
 
+/** Beyond this a foot more or less says nothing, m. */
+const FAR_M = 60;
+
 /** How a length on the ground is shown: feet or metres. @param metres length, m */
 export function showLength(metres: number, system: UnitSystem): Shown<LengthUnit> {
   return system === 'imperial'
-    ? { value: fromMetres(metres, 'ft'), unit: 'ft', decimals: 1 }
-    : { value: metres, unit: 'm', decimals: 2 };
+    ? { value: fromMetres(metres, 'ft'), unit: 'ft', decimals: metres > FAR_M ? 0 : 1 }
+    : { value: metres, unit: 'm', decimals: metres > FAR_M ? 0 : 2 };
 }
 
 /** How a spacing or a depth is shown: inches or centimetres. @param metres length, m */
@@ -27,6 +30,17 @@ export function showSpacing(metres: number, system: UnitSystem): Shown<LengthUni
   return system === 'imperial'
     ? { value: fromMetres(metres, 'in'), unit: 'in', decimals: 2 }
     : { value: fromMetres(metres, 'cm'), unit: 'cm', decimals: 1 };
+}
+
+/** Eighths of an inch, as rulers and packets write them. */
+const eighths = ['', '⅛', '¼', '⅜', '½', '⅝', '¾', '⅞'];
+
+/** How deep seed goes, as packets write it: eighths of an inch, or millimetres. @param metres depth, m */
+export function showDepth(metres: number, system: UnitSystem): string {
+  if (system === 'metric') return `${Math.max(1, Math.round(metres * 1000))} mm`;
+  const parts = Math.max(1, Math.round(fromMetres(metres, 'in') * 8));
+  const whole = Math.floor(parts / 8);
+  return `${whole > 0 ? whole : ''}${eighths[parts % 8]} in`;
 }
 
 /** How an area of ground is shown. @param squareMetres area, m² */

@@ -13,6 +13,7 @@ const pace: Record<TaskKind, { fixed: number; perPlant: number; perMetre: number
   netOn: { fixed: 5, perPlant: 0, perMetre: 2 },
   netOff: { fixed: 5, perPlant: 0, perMetre: 0.8 },
   cover: { fixed: 5, perPlant: 0, perMetre: 1.5 },
+  mulch: { fixed: 5, perPlant: 0, perMetre: 1 },
   feed: { fixed: 3, perPlant: 0, perMetre: 0.8 },
   thinAgain: { fixed: 5, perPlant: 0, perMetre: 2 },
   thin: { fixed: 5, perPlant: 0, perMetre: 2 },

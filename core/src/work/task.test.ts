@@ -66,12 +66,26 @@ describe('tasks', () => {
   });
 
   it('wait, open, run late and end', () => {
-    const task = { window: { earliest: '2026-05-10', best: '2026-05-12', latest: '2026-05-20' } };
+    const task = {
+      kind: 'sow',
+      window: { earliest: '2026-05-10', best: '2026-05-12', latest: '2026-05-20' },
+    } as const;
     expect(taskState(task, false, '2026-05-09')).toBe('waiting');
     expect(taskState(task, false, '2026-05-10')).toBe('open');
     expect(taskState(task, false, '2026-05-20')).toBe('open');
     expect(taskState(task, false, '2026-05-21')).toBe('late');
     expect(taskState(task, true, '2026-05-21')).toBe('done');
+  });
+
+  it('does not ask for the thinning of a sowing that has not come up', () => {
+    const thinning = {
+      kind: 'thin',
+      window: { earliest: '2026-05-10', best: '2026-05-12', latest: '2026-05-20' },
+    } as const;
+    expect(taskState(thinning, false, '2026-05-21')).toBe('late');
+    expect(taskState(thinning, false, '2026-05-21', '2026-05-18')).toBe('waiting');
+    expect(taskState(thinning, false, '2026-05-18', '2026-05-18')).toBe('open');
+    expect(taskState({ ...thinning, kind: 'feed' }, false, '2026-05-21', '2026-05-18')).toBe('late');
   });
 });
 

@@ -21,6 +21,7 @@ export const taskKinds = [
   'setOut',
   'netOn',
   'cover',
+  'mulch',
   'feed',
   'netOff',
   'pick',
@@ -119,9 +120,20 @@ export function tasksFor(
   });
 }
 
-/** Where a task stands on `today`. */
-export function taskState(task: Pick<Task, 'window'>, done: boolean, today: Day): TaskState {
+/**
+ * Where a task stands on `today`.
+ * @param suspectAfter the day after which its sowing should long have been up; null where nothing is waited for.
+ *   What is not up is not thinned: the sowing is what calls for a look.
+ */
+export function taskState(
+  task: Pick<Task, 'kind' | 'window'>,
+  done: boolean,
+  today: Day,
+  suspectAfter: Day | null = null,
+): TaskState {
   if (done) return 'done';
+  const isThinning = task.kind === 'thin' || task.kind === 'thinAgain';
+  if (isThinning && suspectAfter !== null && today > suspectAfter) return 'waiting';
   if (today < task.window.earliest) return 'waiting';
   return today > task.window.latest ? 'late' : 'open';
 }

@@ -1,2 +1,2 @@
-export { type Reckoned, reckon, reckonYear } from './reckoned.ts';
+export { overdueAfter, type Reckoned, reckon, reckonYear } from './reckoned.ts';
 export { seasonRoutes } from './routes.ts';

@@ -206,7 +206,7 @@ async function standing(manager: EntityManager, gardenId: string, year: number):
 }
 
 /** The day after which a sowing that is not up is suspect; null where nothing is waited for. */
-function overdueAfter({ steps }: Reckoned): Day | null {
+export function overdueAfter({ steps }: Reckoned): Day | null {
   const up = steps.find((step) => step.kind === 'emerge');
   if (!up?.overdueAfter) return null;
   const sown = startOf(steps)!;

@@ -8,7 +8,7 @@ import { Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { plantings } from '../season/entity.ts';
-import { type Reckoned, reckon, reckonYear } from '../season/index.ts';
+import { overdueAfter, type Reckoned, reckon, reckonYear } from '../season/index.ts';
 import { sessions, type TaskMarkEntity, taskMarks } from './entity.ts';
 
 /** The tasks of reckoned plantings, with the ticks made by hand and the sessions that have taken them up. */
@@ -27,8 +27,10 @@ async function taskViews(
     ),
   );
   return reckoned
-    .flatMap(({ row, steps, amounts, season }) =>
-      tasksFor(row.id, row.method, steps, amounts, season).map((task): TaskView => {
+    .flatMap((one) => {
+      const { row, steps, amounts, season } = one;
+      const suspectAfter = overdueAfter(one);
+      return tasksFor(row.id, row.method, steps, amounts, season).map((task): TaskView => {
         const doneOn = marks.get(task.id)?.doneOn ?? null;
         const done = task.doneByLog || doneOn !== null;
         return {
@@ -36,12 +38,12 @@ async function taskViews(
           cropId: row.cropId,
           varietyId: row.varietyId,
           bedId: row.bedId,
-          state: taskState(task, done, today),
+          state: taskState(task, done, today, suspectAfter),
           doneOn,
           sessionId: inSession.get(task.id) ?? null,
         };
-      }),
-    )
+      });
+    })
     .sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id));
 }
 
