@@ -8,7 +8,7 @@ import { useAlmanac } from '../place/almanac.ts';
 
 function Group({ title, children }: { title: string; children: ReactNode }) {
   return (
-    <section className="furrow">
+    <section className="furrow mb-7 break-inside-avoid">
       <h2>{title}</h2>
       <dl className="mt-1 grid gap-x-4 gap-y-0.5 sm:grid-cols-[11rem_1fr]">{children}</dl>
     </section>
@@ -28,9 +28,10 @@ function Fact({ name, children }: { name: string; children: ReactNode }) {
 export function CropFacts({ crop }: { crop: Crop }) {
   const { t } = useTranslation(['crops', 'season']);
   const { garden } = useHere();
-  const { spacing, temperature, number, weight, length } = useMeasure();
+  const { spacing, temperature, number, weight, length, depth: depthOf } = useMeasure();
   const almanac = useAlmanac();
-  const range = (a: string, b: string) => (a === b ? a : `${a}–${b}`);
+  const range = (a: string, b: string) => (a === b ? a : `${a} – ${b}`);
+  const weeks = (days: number) => number(Math.round((days / 7) * 2) / 2, 1);
   const depth = sowingDepth(crop, garden.rules.depth);
   const place = almanac.placeOf(almanac.seasonYear(garden.today), garden.today);
   const soilNow = almanac.soil(50)[Math.min(364, place)]!;
@@ -54,7 +55,13 @@ export function CropFacts({ crop }: { crop: Crop }) {
             })}
           </Fact>
           <Fact name={t('crops:seed.depth')}>
-            {depth.from === 0 ? t('season:depthSurface') : range(spacing(depth.from), spacing(depth.to))}
+            {depth.from === 0 ? t('season:depthSurface') : range(depthOf(depth.from), depthOf(depth.to))}
+            {garden.rules.depth !== 'packet' && (
+              <span className="text-ink-soft">
+                {' '}
+                {t('crops:seed.packets', { depth: range(depthOf(crop.depth.from), depthOf(crop.depth.to)) })}
+              </span>
+            )}
           </Fact>
           {crop.seedsPerGram !== undefined && (
             <Fact name={t('crops:seed.perGram')}>{number(crop.seedsPerGram, 1)}</Fact>
@@ -90,9 +97,9 @@ export function CropFacts({ crop }: { crop: Crop }) {
         {crop.daysIndoors && (
           <Fact name={t('crops:care.indoors')}>
             {t('crops:care.indoorsSay', {
-              fewest: number(crop.daysIndoors.fewest / 7, 1),
-              usual: number(crop.daysIndoors.usual / 7, 1),
-              most: number(crop.daysIndoors.most / 7, 1),
+              fewest: weeks(crop.daysIndoors.fewest),
+              usual: weeks(crop.daysIndoors.usual),
+              most: weeks(crop.daysIndoors.most),
             })}
           </Fact>
         )}
@@ -101,7 +108,7 @@ export function CropFacts({ crop }: { crop: Crop }) {
         )}
         <Fact name={t('crops:care.feeding')}>
           {t(`crops:feeding.${crop.feeding}`)}
-          {crop.feedEveryDays !== undefined && ` ${t('crops:care.feedEvery', { n: crop.feedEveryDays })}`}
+          {crop.feedEveryDays !== undefined && `, ${t('crops:care.feedEvery', { n: crop.feedEveryDays })}`}
         </Fact>
         <Fact name={t('crops:care.water')}>
           {t('crops:care.waterSay', {

@@ -90,9 +90,9 @@ function TheCrop({ crop }: { crop: Crop }) {
             </select>
           </label>
         </div>
-        <CropYearChart ways={ways} />
+        <CropYearChart cropId={crop.id} ways={ways} />
       </section>
-      <div className="grid gap-x-12 gap-y-7 xl:grid-cols-2">
+      <div className="gap-x-12 xl:columns-2">
         <CropFacts crop={crop} />
         <Neighbours crop={crop} />
       </div>
@@ -120,7 +120,7 @@ function Neighbours({ crop }: { crop: Crop }) {
     return catalogue.crop(name) ? names.crop(name) : t(`season:family.${name as Crop['family']}`);
   };
   return (
-    <section className="furrow">
+    <section className="furrow mb-7 break-inside-avoid">
       <h2>{t('crops:neighbour.title')}</h2>
       {neighbours.length === 0 ? (
         <p>{t('crops:neighbour.none')}</p>

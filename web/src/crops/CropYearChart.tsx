@@ -1,6 +1,7 @@
 import { freezeRisk, YEAR } from '@unity-acre/core/place';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
+import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
 import { useHere } from '../kit/garden.ts';
@@ -8,21 +9,22 @@ import { useMeasure } from '../kit/measure.ts';
 import { useAlmanac } from '../place/almanac.ts';
 import { seasonYearOf } from '../season/year.ts';
 import { type CropWay, within } from './cropYear.ts';
+import { useCropNames } from './names.ts';
 
 const WIDTH = 900;
 const LABEL = 190;
 const TOP = 92;
 const ROW = 46;
+const x = scaleLinear([0, YEAR], [LABEL, WIDTH - 8]);
 
 /** Every way of growing a crop along the year of this garden, with frost and nights above. */
-export function CropYearChart({ ways }: { ways: CropWay[] }) {
+export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[] }) {
   const { t } = useTranslation(['crops', 'season']);
   const { garden } = useHere();
   const { temperature } = useMeasure();
   const dates = useDates();
   const almanac = useAlmanac();
   const year = seasonYearOf(garden, garden.today);
-  const x = scaleLinear([0, YEAR], [LABEL, WIDTH - 8]);
   const places = Array.from({ length: YEAR }, (_, place) => place);
   const months = places.filter((place) => almanac.day(year, place).slice(8) === '01');
   const height = TOP + ways.length * ROW + 8;
@@ -31,15 +33,23 @@ export function CropYearChart({ ways }: { ways: CropWay[] }) {
     36,
     (p) => 36 - freezeRisk(almanac, almanac.day(year, p)) * 28,
   );
-  const warmth = scaleLinear([-12, 22], [76, 44]).clamp(true);
+  const warmth = scaleLinear([Math.min(0, ...almanac.low), Math.max(12, ...almanac.low)], [78, 44]);
   const nights = line<number>(
     (p) => x(p),
     (p) => warmth(almanac.low[p]!),
   );
   const [today] = within(almanac, year, garden.today, garden.today);
   const label = t('crops:chart');
+  // On a phone the year is wider than the screen: what is near is seen first.
+  const scroller = useRef<HTMLDivElement>(null);
+  const next = ways.map((way) => within(almanac, year, way.out.on, way.out.on)[0]);
+  const near = Math.min(...next, YEAR);
+  useEffect(() => {
+    const box = scroller.current;
+    if (box) box.scrollLeft = (x(near) / WIDTH) * box.scrollWidth - box.clientWidth / 2;
+  }, [near]);
   return (
-    <div className="overflow-x-auto">
+    <div ref={scroller} className="overflow-x-auto">
       <svg
         viewBox={`0 0 ${WIDTH} ${height}`}
         className="mt-2 w-full min-w-[40rem]"
@@ -87,16 +97,17 @@ export function CropYearChart({ ways }: { ways: CropWay[] }) {
           className="stroke-beet"
         />
         {ways.map((way, i) => (
-          <Way key={`${way.method} ${way.turn}`} way={way} y={TOP + i * ROW} x={x} year={year} />
+          <Way key={`${way.method} ${way.turn}`} cropId={cropId} way={way} y={TOP + i * ROW} year={year} />
         ))}
       </svg>
     </div>
   );
 }
 
-function Way({ way, y, x, year }: { way: CropWay; y: number; x(place: number): number; year: number }) {
+function Way({ cropId, way, y, year }: { cropId: string; way: CropWay; y: number; year: number }) {
   const { t } = useTranslation('season');
   const dates = useDates();
+  const names = useCropNames();
   const almanac = useAlmanac();
   const { method, turn, steps, start, out } = way;
   const pick = steps.find(({ kind }) => kind === 'firstPick');
@@ -120,7 +131,7 @@ function Way({ way, y, x, year }: { way: CropWay; y: number; x(place: number): n
   return (
     <g>
       <text x={0} y={y + 20} className="fill-ink font-semibold text-[13px]">
-        {t(`method.${method}`)}
+        {names.method(cropId, method)}
       </text>
       <text x={0} y={y + 36} className="fill-ink-soft text-[12px]">
         {t(`turn.${turn}`)}
@@ -134,7 +145,8 @@ function Way({ way, y, x, year }: { way: CropWay; y: number; x(place: number): n
         y={y + 36}
         className="fill-ink text-[12px]"
         paintOrder="stroke"
-        strokeWidth={3}
+        strokeWidth={6}
+        strokeLinejoin="round"
         stroke="var(--frost)"
       >
         {said}

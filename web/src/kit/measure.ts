@@ -1,6 +1,7 @@
 import {
   type Shown,
   showArea,
+  showDepth,
   showLength,
   showRain,
   showSpacing,
@@ -18,6 +19,8 @@ export interface Measure {
   number(value: number, decimals?: number): string;
   length(metres: number): string;
   spacing(metres: number): string;
+  /** how deep seed goes */
+  depth(metres: number): string;
   area(squareMetres: number): string;
   weight(grams: number): string;
   temperature(celsius: number): string;
@@ -36,6 +39,7 @@ function measureIn(language: string, system: UnitSystem): Measure {
     number,
     length: (metres) => shown(showLength(metres, system)),
     spacing: (metres) => shown(showSpacing(metres, system)),
+    depth: (metres) => showDepth(metres, system),
     area: (squareMetres) => shown(showArea(squareMetres, system)),
     weight: (grams) => shown(showWeight(grams, system)),
     temperature: (celsius) => shown(showTemperature(celsius, system)),

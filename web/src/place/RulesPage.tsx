@@ -111,7 +111,7 @@ function Rule({
   const { t } = useTranslation(['place', 'climate']);
   const group = useId();
   return (
-    <section className="furrow grid gap-x-10 gap-y-3 xl:grid-cols-[minmax(0,30rem)_minmax(0,1fr)]">
+    <section className="furrow grid gap-x-10 gap-y-3 xl:grid-cols-[minmax(0,23rem)_minmax(0,1fr)]">
       <fieldset disabled={readOnly}>
         <legend className="font-semibold font-title text-xl">{t(`climate:rule.${name}.name`)}</legend>
         <p className="mb-2 text-ink-soft text-sm">{t(`climate:rule.${name}.does`)}</p>
@@ -152,7 +152,7 @@ function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; ru
   const { t } = useTranslation(['place', 'climate', 'season']);
   const { garden } = useHere();
   const dates = useDates();
-  const { spacing, number } = useMeasure();
+  const { depth, number } = useMeasure();
   const cropNames = useCropNames();
   const catalogue = useCatalogue();
   const almanac = useAlmanac();
@@ -163,18 +163,18 @@ function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; ru
   const shown = (value: typeof now): string => {
     if (!value) return t('climate:rules.notDone');
     if ('day' in value) return dates.short(value.day);
-    if ('metres' in value) return spacing(value.metres);
+    if ('metres' in value) return depth(value.metres);
     return t('climate:rules.neighbours', { n: number(value.count, 0) });
   };
   const moved = now && then && 'day' in now && 'day' in then ? daysBetween(now.day, then.day) : 0;
   const isSame = shown(now) === shown(then);
   return (
-    <li className="grid grid-cols-[8rem_1fr] gap-x-3 border-line border-b py-1.5 sm:grid-cols-[8rem_8rem_1fr]">
+    <li className="grid grid-cols-[8rem_1fr] gap-x-3 border-line border-b py-1.5 sm:grid-cols-[7rem_7rem_1fr]">
       <span className="font-semibold">{cropNames.crop(effect.cropId)}</span>
       <span className="text-ink-soft">
         {'shows' in effect ? t(`climate:rules.shows.${effect.shows}`) : t(`season:step.${effect.step}`)}
       </span>
-      <span className="flex flex-wrap items-center gap-2">
+      <span className="flex flex-wrap items-center gap-x-2">
         {isSame ? (
           shown(now)
         ) : (

@@ -31,7 +31,7 @@ export function StationImport() {
   return (
     <div className="flex flex-col gap-3">
       {record ? (
-        <p>
+        <p className="flex flex-wrap items-center gap-x-2">
           {t('climate:station.held', {
             name: record.name || t('climate:station.unnamed'),
             first: dates.bare(record.first),

@@ -20,13 +20,19 @@ export function Companions({ bed, values, bare }: { bed: Bed; values: PlanValues
   const typed = planAsTyped(values, bed, catalogue, bare);
   if (!sequence || !typed || values.method !== 'sowInPlace') return null;
   const send = async () => {
-    const ids = sequence.map(() => newId());
-    const plantings = sequence.flatMap(({ cropId, afterEmergenceDays }, i) => {
+    const ids = new Map(sequence.map(({ cropId }) => [cropId, newId()]));
+    const plantings = sequence.flatMap(({ cropId, waitsFor }, i) => {
       const crop = catalogue.crop(cropId);
       if (!crop) return [];
       const own = i === 0 ? {} : { cropId, varietyId: crop.varieties[0]!.id, startOn: null };
       return [
-        { ...typed.body, ...own, id: ids[i]!, afterId: ids[i - 1] ?? null, afterDays: afterEmergenceDays },
+        {
+          ...typed.body,
+          ...own,
+          id: ids.get(cropId)!,
+          afterId: waitsFor ? ids.get(waitsFor.cropId)! : null,
+          afterDays: waitsFor?.days ?? null,
+        },
       ];
     });
     await save.mutateAsync({ body: { plantings } });

@@ -29,7 +29,7 @@ export function PlanPreview({
 }) {
   const { t } = useTranslation('season');
   const { garden } = useHere();
-  const { number, length, area, spacing } = useMeasure();
+  const { number, length, area, depth: depthOf } = useMeasure();
   const catalogue = useCatalogue();
   const almanac = useAlmanac(bed.offsetC);
   const typed = planAsTyped(values, bed, catalogue, bare);
@@ -82,9 +82,9 @@ export function PlanPreview({
               ? t('depthSurface')
               : t('depth', {
                   depth:
-                    depth.from === depth.to
-                      ? spacing(depth.from)
-                      : `${spacing(depth.from)}–${spacing(depth.to)}`,
+                    depthOf(depth.from) === depthOf(depth.to)
+                      ? depthOf(depth.from)
+                      : `${depthOf(depth.from)} – ${depthOf(depth.to)}`,
                 }))}{' '}
           {method !== 'sowInPlace' &&
             crop.setOutDepth &&

@@ -198,7 +198,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                   <select {...props} {...form.register('method')} className="input">
                     {methods.map((method) => (
                       <option key={method} value={method}>
-                        {t(`season:method.${method}`)}
+                        {names.method(crop.id, method)}
                       </option>
                     ))}
                   </select>

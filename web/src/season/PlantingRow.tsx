@@ -47,7 +47,7 @@ export function PlantingRow({
           {names.crop(planting.cropId)}, {names.variety(planting.cropId, planting.varietyId)}
         </h3>
         <p className="text-ink-soft text-sm">
-          {t(`season:method.${planting.method}`)} · {t(`season:turn.${planting.turn}`)} ·{' '}
+          {names.method(planting.cropId, planting.method)} · {t(`season:turn.${planting.turn}`)} ·{' '}
           {t('season:amount', {
             plants: number(planting.plants, 0),
             row: length(planting.rowLength),

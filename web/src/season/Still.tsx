@@ -183,7 +183,7 @@ function OpenRow({ one, on, bed }: { one: StillSown; on: Day; bed: Bed | null })
           {names.crop(crop.id)}
         </Link>
         <span className="block text-ink-soft text-sm">
-          {t(`method.${method}`)}, {t(`turn.${turn}`)}
+          {names.method(crop.id, method)}, {t(`turn.${turn}`)}
         </span>
       </span>
       <span className={urgent ? 'text-beet' : ''}>
