@@ -59,7 +59,7 @@ export const extras: (Choice & { bed: string; year: number; waitsFor?: { cropId:
       bed: 'Trial bed',
       year: 2026,
       ...choose('winter-squash', 'acorn', 'sowInPlace'),
-      waitsFor: { cropId: 'pole-bean', days: 7 },
+      waitsFor: { cropId: 'sweet-corn', days: 17 },
     },
   ];
 

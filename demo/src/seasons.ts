@@ -9,6 +9,7 @@ import {
   inGroundOf,
   type MilestoneKind,
   milestones,
+  type PlantingPlan,
 } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { extras, gramsPerWeek, rotation, small } from './crops.ts';
@@ -33,9 +34,17 @@ interface DemoEntry {
 
 const loggedAs: Partial<Record<MilestoneKind, EntryKind>> = {
   startIndoors: 'sowing',
+  support: 'support',
   sow: 'sowing',
   emerge: 'emergence',
+  potOn: 'pottingOn',
+  thin: 'thinning',
+  hardenOff: 'hardening',
   setOut: 'settingOut',
+  netOn: 'netting',
+  cover: 'covering',
+  mulch: 'mulching',
+  feed: 'feeding',
 };
 
 const destinationsOf: Record<BedKind, Destination[]> = {
@@ -57,7 +66,7 @@ function choicesFor(bed: (typeof beds)[number], index: number, year: number) {
 
 /** Sown and logged, but not up long past its time: something for the coordinator to look at. */
 const neverUp = (planting: DemoPlanting): boolean =>
-  planting.year === 2026 && planting.cropId === 'radish' && planting.kind === 'cooperative';
+  planting.year === 2026 && planting.bed === 'Bed 2' && planting.cropId === 'lettuce';
 
 /** Four seasons of plantings with what was logged of them, up to the demo's day. The same at every run. */
 export function demoPlantings(random: () => number): DemoPlanting[] {
@@ -101,7 +110,7 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
   const crop = plainCatalogue.crop(planting.cropId)!;
   const plan = { ...planting, crop, variety: varietyOf(crop, planting.varietyId)! };
   const happened: Happened[] = [];
-  const late = neverUp(planting) ? -10 : Math.round(random() * 9) - 2;
+  const late = neverUp(planting) ? -5 : Math.round(random() * 9) - 2;
   for (;;) {
     const steps = milestones(plan, almanac, defaultRules, happened)!;
     const step = steps.find(({ kind }) => loggedAs[kind] && !happened.some((fact) => fact.kind === kind));
@@ -114,11 +123,34 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
     planting.entries.push({ kind: loggedAs[step.kind]!, on });
   }
   const steps = milestones(plan, almanac, defaultRules, happened)!;
+  if (crop.perennial) logLaterYears(planting, plan, random);
   const out = inGroundOf(steps)!;
   const stuck = steps.some(({ kind, done }) => kind === 'emerge' && !done);
   const first = steps.find(({ kind }) => kind === 'firstPick')?.on;
   const last = steps.find(({ kind }) => kind === 'lastPick')?.on;
   if (!out.done || stuck || !first || !last) return;
+  logPicking(planting, first, last, random);
+  if (crop.perennial) return;
+  const cleared = addDays(last, 4 + Math.floor(random() * 6));
+  const lastLogged = planting.entries.reduce((day, entry) => laterOf(day, entry.on), '');
+  if (cleared <= demoToday && cleared >= lastLogged) planting.entries.push({ kind: 'clearing', on: cleared });
+}
+
+/** The springs after its first of what stands for years: fed, and picked once it is old enough. */
+function logLaterYears(planting: DemoPlanting, plan: PlantingPlan, random: () => number): void {
+  for (let year = planting.year + 1; year <= 2026; year++) {
+    const steps = milestones(plan, almanacOfBed(planting.bed), defaultRules, [], year)!;
+    const [fed, first, last] = (['feed', 'firstPick', 'lastPick'] as const).map(
+      (kind) => steps.find((step) => step.kind === kind)?.on,
+    );
+    if (fed && fed <= demoToday) planting.entries.push({ kind: 'feeding', on: fed });
+    if (first && last) logPicking(planting, first, last, random);
+  }
+}
+
+/** A weighing about every week of picking, up to the demo's day. */
+function logPicking(planting: DemoPlanting, first: Day, last: Day, random: () => number): void {
+  const crop = plainCatalogue.crop(planting.cropId)!;
   const area = planting.width * planting.length;
   const kinds = destinationsOf[planting.kind];
   const weeks = Math.max(1, Math.floor(daysBetween(first, last) / 7));
@@ -135,10 +167,6 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
       destination: kinds[Math.floor(random() * kinds.length)]!,
     });
   }
-  if (crop.perennial) return;
-  const cleared = addDays(last, 4 + Math.floor(random() * 6));
-  const lastLogged = planting.entries.reduce((day, entry) => laterOf(day, entry.on), '');
-  if (cleared <= demoToday && cleared >= lastLogged) planting.entries.push({ kind: 'clearing', on: cleared });
 }
 
 /** Things seen on the weekly walk this spring. */

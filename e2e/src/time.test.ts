@@ -219,7 +219,7 @@ it('plans corn with its companions, each waiting for what is seen of the one bef
   await hand.follow(w.ground.plan.planting);
   await hand.choose(w.season.crop, 'Sweet corn');
   await hand.press(w.season.sequence.keep);
-  await hand.reads('beans wait for the corn');
+  await hand.reads('beans and squash wait for the corn');
   expect(troubles).toEqual([]);
   await page.browserContext().close();
 });
