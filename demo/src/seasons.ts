@@ -53,7 +53,7 @@ const destinationsOf: Record<BedKind, Destination[]> = {
   plot: ['household'],
   teaching: ['school'],
   trial: ['household', 'seed'],
-  pollinator: ['compost'],
+  pollinator: ['household'],
 };
 
 /** Plantings of the bed in a year: beds of the common rotation move on one place each year. */

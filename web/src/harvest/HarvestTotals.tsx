@@ -25,7 +25,7 @@ export function HarvestTotals({ year }: { year: number }) {
               <p className="text-ink-soft">
                 {t('harvest:sum', { weight: weight(byCrop.reduce((sum, row) => sum + row.grams, 0)) })}
               </p>
-              <div className="mt-2 grid gap-x-10 gap-y-4 md:grid-cols-2">
+              <div className="mt-2 grid items-start gap-x-10 gap-y-4 md:grid-cols-2">
                 <Bars rows={byCrop.slice(0, SHOWN)} label={t('harvest:byCrop')} name={names.crop} />
                 <Bars
                   rows={byDestination}

@@ -96,7 +96,7 @@ function EntryRow({ entry, sameDay, withBed, onCorrect }: RowProps) {
   ].filter(Boolean);
   return (
     <li
-      className={`grid grid-cols-[6.5rem_minmax(0,1fr)] items-center gap-x-4 py-0.5 sm:grid-cols-[6.5rem_minmax(0,1fr)_auto] ${sameDay ? '' : 'border-line border-t'}`}
+      className={`grid grid-cols-[6.5rem_minmax(0,1fr)] items-baseline gap-x-4 py-0.5 sm:grid-cols-[6.5rem_minmax(0,1fr)_auto] ${sameDay ? '' : 'border-line border-t'}`}
     >
       <span className="text-ink-soft">{sameDay ? '' : dates.short(entry.on)}</span>
       <span>

@@ -140,6 +140,10 @@ export function StepsChart({ steps, offsetC = 0 }: { steps: Milestone[]; offsetC
               y={y + 16}
               textAnchor={labelLeft ? 'end' : 'start'}
               className="fill-ink font-semibold text-[11.5px]"
+              paintOrder="stroke"
+              strokeWidth={5}
+              strokeLinejoin="round"
+              stroke="var(--frost)"
             >
               {beyond ? `${dates.bare(step.on)} ${step.on.slice(0, 4)} →` : dates.bare(step.on)}
               {step.done && ` ✓`}
