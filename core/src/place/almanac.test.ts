@@ -1,0 +1,144 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays, daysBetween } from '../calendar/index.ts';
+import {
+  almanacOf,
+  climateOfFrosts,
+  expectedWarmth,
+  firstFreezeDay,
+  freezeRisk,
+  frostDates,
+  growingDays,
+  lastFreezeDay,
+  type Place,
+  seasonYearOf,
+  steadyNightShare,
+  YEAR,
+} from './index.ts';
+
+const north: Place = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
+const south: Place = { latitude: -44.5, longitude: 170, lastFrost: '11-08', firstFrost: '04-03' };
+const northern = almanacOf(climateOfFrosts(north));
+const southern = almanacOf(climateOfFrosts(south));
+const latitudes = fc.integer({ min: -60, max: 60 }).filter((latitude) => latitude !== 0);
+
+describe('a season year', () => {
+  it('finds every day again at the place it has it', () => {
+    fc.assert(
+      fc.property(latitudes, fc.integer({ min: 0, max: 3000 }), (latitude, n) => {
+        const almanac = latitude < 0 ? southern : northern;
+        const day = addDays('2023-01-01', n);
+        const year = almanac.seasonYear(day);
+        const place = almanac.placeOf(year, day);
+        expect(place).toBeGreaterThanOrEqual(0);
+        expect(place).toBeLessThan(YEAR);
+        // The leap day shares the place of the day before it.
+        if (!day.endsWith('02-29')) expect(almanac.day(year, place)).toBe(day);
+      }),
+    );
+  });
+
+  it('begins at midwinter on both sides of the earth', () => {
+    expect(northern.day(2026, 0)).toBe('2026-01-01');
+    expect(southern.day(2026, 0)).toBe('2026-07-01');
+    expect(seasonYearOf(-40, '2027-03-01')).toBe(2026);
+    expect(seasonYearOf(40, '2027-03-01')).toBe(2027);
+  });
+
+  it('has its warmest nights in its middle, wherever it is', () => {
+    for (const almanac of [northern, southern]) {
+      const warmest = almanac.low.indexOf(Math.max(...almanac.low));
+      expect(Math.abs(warmest - 182)).toBeLessThan(45);
+    }
+  });
+});
+
+describe('frosts', () => {
+  it('stand at their medians', () => {
+    expect(frostDates(northern, 2026)).toEqual({ lastFrost: '2026-05-10', firstFrost: '2026-10-03' });
+    expect(frostDates(southern, 2026)).toEqual({ lastFrost: '2026-11-08', firstFrost: '2027-04-03' });
+    expect(growingDays(northern)).toBe(daysBetween('2026-05-10', '2026-10-03'));
+  });
+
+  it('lie later in spring and earlier in autumn for who dares less', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.02, max: 0.98, noNaN: true }),
+        fc.double({ min: 0.02, max: 0.98, noNaN: true }),
+        fc.constantFrom(0, -2.2, -4.4),
+        (a, b, at) => {
+          const [less, more] = [Math.min(a, b), Math.max(a, b)];
+          expect(lastFreezeDay(northern, 2026, at, less)! >= lastFreezeDay(northern, 2026, at, more)!).toBe(
+            true,
+          );
+          expect(firstFreezeDay(northern, 2026, at, less)! <= firstFreezeDay(northern, 2026, at, more)!).toBe(
+            true,
+          );
+        },
+      ),
+    );
+  });
+
+  it('come in as many years after the day of a risk as the risk says', () => {
+    for (const risk of [0.1, 0.25, 0.5, 0.9]) {
+      const day = lastFreezeDay(northern, 2026, 0, risk)!;
+      expect(freezeRisk(northern, day)).toBeGreaterThan(risk - 0.06);
+      expect(freezeRisk(northern, day)).toBeLessThan(risk + 0.06);
+    }
+  });
+
+  it('are certain at midwinter and hardly ever at midsummer', () => {
+    for (const [almanac, winter, summer] of [
+      [northern, '2026-01-15', '2026-07-20'],
+      [southern, '2026-07-15', '2027-01-20'],
+    ] as const) {
+      expect(freezeRisk(almanac, winter)).toBeGreaterThan(0.99);
+      expect(freezeRisk(almanac, summer)).toBeLessThan(0.01);
+    }
+  });
+});
+
+describe('a spot in the garden', () => {
+  it('has its frosts later the colder it is, its nights steady later, and its soil colder', () => {
+    const offsets = [-3, -1.5, 0, 1.5, 3].map((offset) => almanacOf(northern.climate, offset));
+    for (const [i, warmer] of offsets.slice(1).entries()) {
+      const colder = offsets[i]!;
+      expect(frostDates(warmer, 2026).lastFrost! < frostDates(colder, 2026).lastFrost!).toBe(true);
+      expect(frostDates(warmer, 2026).firstFrost! > frostDates(colder, 2026).firstFrost!).toBe(true);
+      expect(steadyNightShare(warmer, '2026-06-05', 10)).toBeGreaterThanOrEqual(
+        steadyNightShare(colder, '2026-06-05', 10),
+      );
+      expect(warmer.soil(50)[140]!).toBeGreaterThan(colder.soil(50)[140]!);
+    }
+  });
+
+  it('is made once and then looked up', () => {
+    expect(almanacOf(northern.climate, -1)).toBe(almanacOf(northern.climate, -1));
+    expect(northern.soil(30)).toBe(northern.soil(30));
+    expect(northern.heat(5, 26)).toBe(northern.heat(5, 26));
+  });
+});
+
+describe('warmth', () => {
+  it('only grows through the year, and grows less above a higher base', () => {
+    const low = expectedWarmth(northern, 4);
+    const high = expectedWarmth(northern, 10);
+    for (let place = 1; place <= YEAR; place++) {
+      expect(low[place]! >= low[place - 1]!).toBe(true);
+      expect(low[place]! >= high[place]!).toBe(true);
+    }
+  });
+
+  it('is slowed by short days where growth is reckoned, and by nothing where it is only summed', () => {
+    const place = 200;
+    expect(northern.heat(4, 100)[place]!).toBeLessThan(expectedWarmth(northern, 4)[place]!);
+  });
+
+  it('follows the air into the soil, later the deeper', () => {
+    const at = (depth: number) => northern.soil(depth);
+    const warmest = (depth: number) => at(depth).indexOf(Math.max(...at(depth)));
+    expect(warmest(300) >= warmest(50)).toBe(true);
+    const swing = (depth: number) => Math.max(...at(depth)) - Math.min(...at(depth));
+    expect(swing(300)).toBeLessThan(swing(50));
+  });
+});

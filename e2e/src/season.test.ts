@@ -1,0 +1,194 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Demo } from './demo.ts';
+import { type Hand, speech } from './hand.ts';
+
+/* A season as it goes: what is logged moves what follows, reasons are read, the station is looked at. */
+
+const w = speech.en;
+let demo: Demo;
+beforeAll(async () => {
+  demo = await Demo.open();
+});
+afterAll(() => demo.close());
+
+const toBed = async (hand: Hand, bed: string): Promise<void> => {
+  await hand.open('/ground');
+  await hand.page.locator(`main ul ::-p-text(${bed})`).click();
+  await hand.reads(w.ground.facts.size);
+};
+const mainText = (hand: Hand) => hand.page.$eval('main', (main) => (main as HTMLElement).innerText);
+
+describe('what is logged', () => {
+  it('moves what follows, says by how much and why, and takes it back', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await toBed(hand, 'Pollinator strip');
+    await hand.follow(w.ground.plan.planting);
+    await hand.choose(w.season.crop, 'Dill');
+    await hand.choose(w.season.methodLabel, w.season.method.sowInPlace);
+    await hand.write(w.season.width, '1 ft');
+    await hand.write(w.season.length, '4 ft');
+    await hand.setDate(w.season.startOn, '2026-05-10');
+    await hand.press(w.season.keep);
+    await hand.reads('Dill planned in Pollinator strip');
+    await toBed(hand, 'Pollinator strip');
+    await page.locator(`::-p-aria([name="${w.log.line.label}"])`).fill('sowed dill in pollinator strip');
+    await hand.reads(w.log.line.understood);
+    await hand.press(w.log.save);
+    await hand.reads(w.season.moved);
+    await hand.reads('10 days later');
+    await hand.reads(w.season.movedItself);
+    await hand.press(w.kit.undo);
+    await hand.reads(w.kit.undone);
+    await hand.readsNot('10 days later');
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+
+  it('is asked for where seed should long be up, and the asking ends when it is seen', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await hand.open('/');
+    await hand.reads('Lettuce in Bed 2 is not up.');
+    // What is not up is not thinned.
+    expect(await mainText(hand)).not.toContain('Thin lettuce in Bed 2');
+    await page.locator(`::-p-aria([name="${w.log.line.label}"])`).fill('lettuce up in bed 2');
+    await hand.reads(w.log.line.understood);
+    await hand.press(w.log.save);
+    await hand.readsNot('Lettuce in Bed 2 is not up.');
+    await hand.press(w.kit.undo);
+    await hand.reads('Lettuce in Bed 2 is not up.');
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+});
+
+describe('the planner', () => {
+  it('gives its reasons one by one, round and round, or all at once', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await toBed(hand, 'Trial bed');
+    await hand.follow(w.ground.plan.planting);
+    await hand.choose(w.season.crop, 'Cucumber');
+    await hand.choose(w.season.methodLabel, w.season.method.startIndoors);
+    await hand.reads(w.season.why);
+    const chosen = () =>
+      page.$eval('main select.font-semibold', (select) => (select as HTMLSelectElement).selectedIndex);
+    const steps = await page.$eval(
+      'main select.font-semibold',
+      (select) => (select as HTMLSelectElement).options.length,
+    );
+    expect(steps).toBeGreaterThan(6);
+    expect(await chosen()).toBe(0);
+    await hand.press(w.season.oneOn);
+    expect(await chosen()).toBe(1);
+    await hand.press(w.season.oneBack);
+    await hand.press(w.season.oneBack);
+    expect(await chosen()).toBe(steps - 1);
+    await hand.press(w.season.allAtOnce);
+    await hand.reads(`${w.season.bound.earliest}\n`);
+    expect(await page.$$eval('main ol > li', (rows) => rows.length)).toBeGreaterThanOrEqual(steps);
+    // Cold nights hold cucumbers back, and the page says so with the temperature.
+    expect(await mainText(hand)).toMatch(/Nights stay at 5\d °F or above by/);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+
+  it('does not let a crop be planned at an end of the season that it is not grown at', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await toBed(hand, 'Trial bed');
+    await hand.follow(w.ground.plan.planting);
+    await hand.choose(w.season.crop, 'Tomato');
+    const turns = await page.$$eval('select[name="turn"] option', (all) =>
+      all.map((one) => (one as HTMLOptionElement).text),
+    );
+    expect(turns).not.toContain(w.season.turn.overwinter);
+    await hand.choose(w.season.crop, 'Garlic');
+    await hand.reads(w.season.turn.overwinter);
+    await hand.reads(w.season.step.mulch);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+});
+
+it('lists hardening off day by day, by the school of the garden', async () => {
+  const { page, hand, troubles } = await demo.signedIn();
+  await toBed(hand, 'Bed 3');
+  await hand.reads(w.season.harden.title);
+  await page.$eval('main details summary', (summary) => (summary as HTMLElement).click());
+  await hand.reads(w.season.harden.out.replace('{{time}}', '30 min'));
+  await hand.reads(w.season.harden.out.replace('{{time}}', '10 h'));
+  expect(await page.$$eval('main details ol li', (rows) => rows.length)).toBeGreaterThanOrEqual(7);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
+
+it('has the station’s week, the same whenever it is looked at, and another a day on', async () => {
+  const { page, hand, troubles } = await demo.signedIn();
+  const week = async () => {
+    await hand.reads(w.work.weather.note);
+    return (await mainText(hand)).match(/-?\d+ °F – -?\d+ °F/g)!;
+  };
+  await hand.open('/');
+  const first = await week();
+  expect(first).toHaveLength(8);
+  await hand.open('/');
+  expect(await week()).toEqual(first);
+  await hand.press(w.place.clock.on);
+  await hand.reads('Thursday 21 May 2026');
+  await page.waitForNetworkIdle();
+  expect(await week()).not.toEqual(first);
+  await hand.press(w.place.clock.back);
+  await hand.reads('Wednesday 20 May 2026');
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
+
+describe('the crops', () => {
+  it('are narrowed to what can be sown now, and to a family', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await hand.open('/season/crops');
+    const count = () => page.$$eval('main ul li a[href^="/season/crops/"]', (links) => links.length);
+    await hand.reads(w.crops.title);
+    const all = await count();
+    expect(all).toBeGreaterThanOrEqual(80);
+    await page.$eval('main input[type="checkbox"]', (box) => (box as HTMLInputElement).click());
+    await page.waitForFunction(
+      (before) => document.querySelectorAll('main ul li a[href^="/season/crops/"]').length < before,
+      {},
+      all,
+    );
+    expect(await mainText(hand)).toContain('Bush bean');
+    expect(await mainText(hand)).not.toContain('Giant garlic');
+    await hand.choose(w.crops.family, w.season.family.legumes);
+    await page.waitForFunction(
+      () => document.querySelectorAll('main ul li a[href^="/season/crops/"]').length < 15,
+    );
+    await page.type('input[type="search"]', 'zzz');
+    await hand.reads(w.crops.noneFound);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+
+  it('have a page that says where its values come from, and one that is not there says so', async () => {
+    const { page, hand, troubles } = await demo.signedIn('volunteer');
+    await hand.open('/season/crops/onion');
+    await hand.reads('Allium cepa');
+    await hand.reads(w.crops.seed.title);
+    // Volunteers read; the coordinator changes.
+    expect(await mainText(hand)).not.toContain(w.crops.own.open);
+    await hand.open('/season/crops/moon-bean');
+    await hand.reads(w.crops.noSuchCrop);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+});
+
+it('lets volunteers read the house rules and the climate, and change neither', async () => {
+  const { page, hand, troubles } = await demo.signedIn('volunteer');
+  await hand.open('/garden/rules');
+  await hand.reads(w.climate.rule.frostRisk.name);
+  expect(await page.$$eval('main input[type="radio"]:enabled', (inputs) => inputs.length)).toBe(0);
+  await hand.open('/garden/climate');
+  await hand.reads(w.climate.nights.title);
+  expect(await page.$$('main input[type="file"]')).toHaveLength(0);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
