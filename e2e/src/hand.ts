@@ -127,14 +127,16 @@ export class Hand {
   }
 }
 
+const somewhere = { latitude: '44.5', longitude: '-88', lastFrost: '05-10', firstFrost: '10-03' };
+
 /** Sets up an empty installation, as its coordinator does on the first visit. */
-export async function beginGarden(hand: Hand, w: (typeof speech)['en']): Promise<void> {
+export async function beginGarden(hand: Hand, w: (typeof speech)['en'], at = somewhere): Promise<void> {
   const written: [string, string][] = [
     [w.place.name, 'Quiet Mill'],
-    [w.place.latitude, '44.5'],
-    [w.place.longitude, '-88'],
-    [w.place.lastFrost, '05-10'],
-    [w.place.firstFrost, '10-03'],
+    [w.place.latitude, at.latitude],
+    [w.place.longitude, at.longitude],
+    [w.place.lastFrost, at.lastFrost],
+    [w.place.firstFrost, at.firstFrost],
     [w.place.setUp.name, 'Ana Coordinator'],
     [w.place.setUp.email, 'ana@example.org'],
     [w.place.setUp.password, 'a quiet mill stream'],

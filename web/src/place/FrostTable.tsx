@@ -43,12 +43,12 @@ export function FrostTable() {
           <tr>
             <th className="pr-3 font-normal">{t('climate:table.years')}</th>
             {[1, 5, 9].map((n) => (
-              <th key={`s${n}`} className="font-normal">
+              <th key={`s${n}`} className="pr-2 font-normal">
                 {t('climate:table.by', { count: n })}
               </th>
             ))}
             {[1, 5, 9].map((n) => (
-              <th key={`a${n}`} className="font-normal">
+              <th key={`a${n}`} className="pr-2 font-normal">
                 {t('climate:table.by', { count: n })}
               </th>
             ))}
@@ -57,16 +57,22 @@ export function FrostTable() {
         <tbody>
           {freezes.map((thresholdC, i) => (
             <tr key={thresholdC} className="border-line border-t">
-              <th className="py-1.5 pr-3 font-normal">
+              <th className="py-1.5 pr-2 font-normal">
                 {t(`climate:freeze.${i as 0 | 1 | 2}`, { at: temperature(thresholdC) })}
               </th>
               {shares.map((risk) => (
-                <td key={`s${risk}`} className={risk === 0.5 ? 'font-semibold' : ''}>
+                <td
+                  key={`s${risk}`}
+                  className={`whitespace-nowrap pr-2 ${risk === 0.5 ? 'font-semibold' : ''}`}
+                >
                   {shown(lastFreezeDay(almanac, year, thresholdC, risk))}
                 </td>
               ))}
               {[...shares].reverse().map((risk) => (
-                <td key={`a${risk}`} className={risk === 0.5 ? 'font-semibold' : ''}>
+                <td
+                  key={`a${risk}`}
+                  className={`whitespace-nowrap pr-2 ${risk === 0.5 ? 'font-semibold' : ''}`}
+                >
                   {shown(firstFreezeDay(almanac, year, thresholdC, risk))}
                 </td>
               ))}
@@ -147,7 +153,7 @@ export function NightTable() {
       <tbody>
         {[4, 7, 10, 13].map((nightC) => (
           <tr key={nightC} className="border-line border-t">
-            <th className="py-1.5 pr-3 font-normal">{temperature(nightC)}</th>
+            <th className="py-1.5 pr-2 font-normal">{temperature(nightC)}</th>
             {[0.1, 0.5, 0.9].map((share) => {
               const place = placeForEarlier(almanac.nightsFrom(nightC), share);
               return (

@@ -95,7 +95,7 @@ export function NormalsForm() {
       }}
     >
       <p className="max-w-prose text-ink-soft text-sm">{t('climate:normals.lead')}</p>
-      <fieldset disabled={!coordinates} className="overflow-x-auto">
+      <fieldset disabled={!coordinates} className="min-w-0 overflow-x-auto">
         <table className="w-full max-w-2xl text-left text-sm">
           <thead className="text-ink-soft">
             <tr>
@@ -118,7 +118,7 @@ export function NormalsForm() {
                     return (
                       <td key={row} className="py-0.5 pr-2">
                         <input
-                          className="input min-h-8 w-28 aria-[invalid=true]:border-2 aria-[invalid=true]:border-beet"
+                          className="input min-h-8 w-full min-w-14 max-w-28 aria-[invalid=true]:border-2 aria-[invalid=true]:border-beet"
                           inputMode="decimal"
                           aria-label={`${name}, ${t(`climate:normals.${row}`, { unit: units[row] })}`}
                           aria-invalid={error !== undefined}

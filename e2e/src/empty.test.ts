@@ -1,0 +1,95 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, it } from 'vitest';
+import { openBrowser, visit } from './browser.ts';
+import { beginGarden, Hand, speech } from './hand.ts';
+import { Program } from './program.ts';
+
+/* A garden of which nothing is known but its place: every screen has something to say, and what is set stays set. */
+
+const w = speech.en;
+
+it('reckons from two frost dates alone, takes rules and crops of its own, and has them after a restart', async () => {
+  const dataDir = mkdtempSync(join(tmpdir(), 'acre-empty-'));
+  let program = await Program.start('server', dataDir);
+  const { browser, close } = await openBrowser();
+  const { page, troubles } = await visit(browser, 'desk');
+  const hand = new Hand(page, program.url);
+  await beginGarden(hand, w);
+
+  await hand.open('/season');
+  await hand.reads(w.season.noBeds);
+  await hand.open('/season/still');
+  await hand.reads(w.season.still.title);
+  await hand.setDate(w.season.still.on, '2027-05-25');
+  await hand.reads('Tomato');
+  await hand.setDate(w.season.still.on, '2027-01-03');
+  await hand.readsNot('Tomato');
+  await hand.open('/season/crops/tomato');
+  await hand.reads('Quiet Mill');
+  await hand.reads(w.season.method.startIndoors);
+
+  await hand.open('/garden/climate');
+  await hand.reads(w.climate.station.none);
+  await hand.reads('10 May');
+
+  await hand.open('/garden/rules');
+  const twoWeeks = await page.waitForSelector(`::-p-text(${w.climate.rule.hardening.choice.twoWeeks})`);
+  await twoWeeks!.click();
+  await hand.press(w.kit.save);
+  await hand.reads(w.climate.rules.saved);
+
+  await hand.open('/season/crops');
+  await hand.press(w.crops.add);
+  await hand.choose(w.crops.own.like, 'Spinach');
+  await hand.press(w.kit.save);
+  // A crop without a name is nobody's: the sheet stays, with all that was typed.
+  await hand.reads(w.problem.field.required);
+  await hand.write(w.crops.own.nameEn, 'Mill spinach');
+  await hand.press(w.kit.save);
+  await page.waitForFunction(() => location.pathname.endsWith('/mill-spinach'));
+
+  expect(await program.stop()).toBe(0);
+  program = await Program.start('server', dataDir, program.port);
+  await hand.open('/season/crops/mill-spinach');
+  await hand.reads('Mill spinach');
+  await hand.open('/garden/rules');
+  await hand.reads(w.climate.rules.unchanged);
+  const chosen = await page.$$eval('main input[type="radio"]:checked', (inputs) =>
+    inputs.map((input) => input.closest('label')!.textContent),
+  );
+  expect(chosen).toContain(w.climate.rule.hardening.choice.twoWeeks);
+
+  expect(troubles).toEqual([]);
+  await close();
+  await program.stop();
+  rmSync(dataDir, { recursive: true, force: true });
+});
+
+it('turns the year round for a garden in the south', async () => {
+  const dataDir = mkdtempSync(join(tmpdir(), 'acre-south-'));
+  const program = await Program.start('server', dataDir);
+  const { browser, close } = await openBrowser();
+  const { page, troubles } = await visit(browser, 'phone');
+  const hand = new Hand(page, program.url);
+  await beginGarden(hand, w, {
+    latitude: '-41',
+    longitude: '174',
+    lastFrost: '10-05',
+    firstFrost: '05-01',
+  });
+  await hand.open('/season/still');
+  await hand.setDate(w.season.still.on, '2026-11-10');
+  await hand.reads('Tomato');
+  await hand.setDate(w.season.still.on, '2027-05-25');
+  await hand.readsNot('Tomato');
+  await hand.open('/garden/climate');
+  await hand.reads('5 Oct');
+  await hand.reads('1 May');
+  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  expect(troubles).toEqual([]);
+  await close();
+  await program.stop();
+  rmSync(dataDir, { recursive: true, force: true });
+});

@@ -1,0 +1,102 @@
+import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops';
+import { entryKinds } from '@unity-acre/core/log';
+import { almanacOf, climateOfFrosts, skipReasons } from '@unity-acre/core/place';
+import {
+  cucurbitSchools,
+  defaultRules,
+  depthSchools,
+  evidenceSchools,
+  frostRisks,
+  hardeningSchools,
+  milestoneKinds,
+  milestones,
+  type Reason,
+  shortDayAllowances,
+  thinningSchools,
+} from '@unity-acre/core/season';
+import { taskKinds } from '@unity-acre/core/work';
+import { describe, expect, it } from 'vitest';
+import climateEn from '../place/climate.en.json' with { type: 'json' };
+import climateEs from '../place/climate.es.json' with { type: 'json' };
+import { words as earlyEn } from './en.ts';
+import { words as earlyEs } from './es.ts';
+
+/* Codes of the core have words on the screen: none is shown as it is. */
+
+const languages = { en: { ...earlyEn, climate: climateEn }, es: { ...earlyEs, climate: climateEs } };
+const schools = {
+  frostRisk: frostRisks.map((risk) => String(risk).replace('.', '_')),
+  cucurbits: cucurbitSchools,
+  hardening: hardeningSchools,
+  depth: depthSchools,
+  shortDays: shortDayAllowances.map(String),
+  thinning: thinningSchools,
+  evidence: evidenceSchools,
+};
+
+describe.each(Object.entries(languages))('in %s', (_, words) => {
+  it.each([
+    ['milestones', milestoneKinds, words.season.step],
+    ['methods', methods, words.season.method],
+    ['parts of the season', turns, words.season.turn],
+    ['families', families, words.season.family],
+    ['entries', entryKinds, words.log.kind],
+    ['reasons to skip a row', skipReasons, words.climate.station.skip],
+  ] as [string, readonly string[], object][])('all %s have words', (_name, codes, known) => {
+    for (const code of codes) expect(known).toHaveProperty(code);
+  });
+
+  it('all tasks have a sentence that says what to do and where', () => {
+    for (const kind of taskKinds) {
+      const sentence = (words.work.sentence as Record<string, string>)[kind]!;
+      expect(sentence, kind).toContain('{{crop}}');
+      expect(sentence, kind).toContain('{{bed}}');
+    }
+  });
+
+  it('all schools of all house rules have words, and each rule says what it does', () => {
+    for (const [rule, choices] of Object.entries(schools)) {
+      const known = (words.climate.rule as Record<string, { name: string; does: string; choice: object }>)[
+        rule
+      ]!;
+      expect(known.name).not.toBe('');
+      expect(known.does).not.toBe('');
+      expect(Object.keys(known.choice).sort()).toEqual([...choices].sort());
+    }
+  });
+
+  it('all reasons that any planting gives have words, and every blank in them is filled', () => {
+    // What the screen adds to the parameters of a reason; see season/reasons.ts.
+    const shown = ['night', 'soil', 'high', 'at', 'risk', 'share', 'crop', 'since', 'spare'];
+    const places = [
+      { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' },
+      { latitude: 33, longitude: -84, lastFrost: '03-25', firstFrost: '11-12' },
+      { latitude: -41, longitude: 174, lastFrost: '10-05', firstFrost: '05-01' },
+    ];
+    const met = new Set<string>();
+    for (const place of places) {
+      const almanac = almanacOf(climateOfFrosts(place));
+      for (const crop of plainCatalogue.crops) {
+        for (const method of crop.methods) {
+          for (const turn of crop.turns) {
+            const plan = { crop, variety: crop.varieties[0]!, method, turn, year: 2026, startOn: null };
+            for (const { reasons } of milestones(plan, almanac, defaultRules) ?? []) {
+              for (const reason of [...reasons.earliest, ...reasons.best, ...reasons.latest]) {
+                met.add(reason.code);
+                expectFilled(reason, shown, words.season.reason);
+              }
+            }
+          }
+        }
+      }
+    }
+    expect(met.size).toBeGreaterThan(25);
+  });
+});
+
+function expectFilled(reason: Reason, shown: string[], known: Record<string, string>): void {
+  const text = known[reason.code];
+  expect(text, reason.code).toBeDefined();
+  for (const [, blank] of text!.matchAll(/\{\{(\w+)\}\}/g))
+    expect([...Object.keys(reason), ...shown], `${reason.code} has no ${blank}`).toContain(blank);
+}
