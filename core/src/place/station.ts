@@ -1,7 +1,7 @@
 import { addDays, type Day, dayIn, daysBetween, yearOf } from '../calendar/index.ts';
 import type { Climate } from './climate.ts';
 import { gaussian, seeded, seedOf } from './seeded.ts';
-import { simulateWeather, type WeatherDay } from './weatherModel.ts';
+import { simulateWeather, type WeatherDay, wetShare } from './weatherModel.ts';
 
 /** How far ahead the simulated station foretells. */
 export const FORECAST_DAYS = 7;
@@ -40,8 +40,12 @@ export function stationForecast(climate: Climate, seed: string, today: Day): For
     // One error for the whole day: a forecast that is too warm is too warm by night as well.
     const error = gaussian(random) * sd;
     const own = gaussian(random) * sd * 0.4;
-    const sure = 0.9 - 0.08 * lead;
-    const chance = day.rain > 0 ? sure : 1 - sure;
+    // The call is right in `sure` of the days; what it then says of rain follows from how often it rains.
+    const sure = 0.92 - 0.05 * lead;
+    const isCalled = random() < sure === day.rain > 0;
+    const usual = wetShare(climate.weather, Number(day.on.slice(5, 7)) - 1);
+    const hits = (isCalled ? sure : 1 - sure) * usual;
+    const chance = hits / (hits + (isCalled ? 1 - sure : sure) * (1 - usual));
     return {
       on: day.on,
       low: day.low + error,

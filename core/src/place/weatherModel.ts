@@ -223,7 +223,7 @@ export function simulateWeather(
     const e2 = gaussian(random);
     [high, low] = [a[0] * high + a[1] * low + b[0] * e1, a[2] * high + a[3] * low + b[2] * e1 + b[3] * e2];
     const place = yearDay(on);
-    const chance = stationaryWet(model, month);
+    const chance = wetShare(model, month);
     // Wet and dry days lie on both sides of the curve, so that their mean is the curve.
     const side = wet ? 1 - chance : -chance;
     const top = curveAt(curves.high, place) + side * model.wetHighC + high * model.highSd[month]!;
@@ -232,6 +232,6 @@ export function simulateWeather(
   });
 }
 
-/** The share of wet days that the chain of a month comes to. */
-const stationaryWet = ({ wetAfterDry, wetAfterWet }: WeatherModel, month: number): number =>
+/** The share of wet days that the chain of a month comes to. @param month 0 for January */
+export const wetShare = ({ wetAfterDry, wetAfterWet }: WeatherModel, month: number): number =>
   wetAfterDry[month]! / Math.max(1e-6, 1 + wetAfterDry[month]! - wetAfterWet[month]!);
