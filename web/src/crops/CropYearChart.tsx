@@ -114,11 +114,14 @@ function Way({ cropId, way, y, year }: { cropId: string; way: CropWay; y: number
   const end = steps.find(({ kind }) => kind === 'lastPick') ?? steps.at(-1)!;
   const bar = (from: string, to: string, look: string, top: number, height: number) => {
     const [a, b] = within(almanac, year, from, to);
-    return b > a ? <rect x={x(a)} y={y + top} width={x(b) - x(a)} height={height} className={look} /> : null;
+    if (a >= YEAR || b <= 0) return null;
+    // A window of one day can still be seen.
+    const width = Math.max(3, x(b) - x(a));
+    return <rect x={x(a)} y={y + top} width={width} height={height} className={look} />;
   };
   const [a] = within(almanac, year, start.window.earliest, start.window.latest);
   const said = [
-    `${t(`step.${start.kind}`)} ${dates.bare(start.window.earliest)} – ${dates.bare(start.window.latest)}`,
+    `${t(`step.${start.kind}`)} ${[...new Set([start.window.earliest, start.window.latest])].map(dates.bare).join(' – ')}`,
     ...(out === start ? [] : [`${t(`step.${out.kind}`)} ${dates.bare(out.on)}`]),
     ...(pick
       ? [

@@ -7,6 +7,8 @@ import { seasonYearOf } from '../season/year.ts';
 import { type CropWay, within } from './cropYear.ts';
 
 const HEIGHT = 16;
+/** A window of one day can still be seen. */
+const LEAST = 3;
 
 /** A crop's year in a strip: when it may be started, when it grows, when it is picked. */
 export function YearStrip({ ways }: { ways: CropWay[] }) {
@@ -26,7 +28,8 @@ export function YearStrip({ ways }: { ways: CropWay[] }) {
     .join('; ');
   const bar = (from: string, to: string, look: string, y: number, height: number, key: string) => {
     const [a, b] = within(almanac, year, from, to);
-    return b > a ? <rect key={key} x={a} y={y} width={b - a} height={height} className={look} /> : null;
+    if (a >= YEAR || b <= 0) return null;
+    return <rect key={key} x={a} y={y} width={Math.max(LEAST, b - a)} height={height} className={look} />;
   };
   return (
     <svg
