@@ -41,7 +41,7 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
   const [today] = within(almanac, year, garden.today, garden.today);
   const label = t('crops:chart');
   // On a phone the year is wider than the screen: what is near is seen first.
-  const scroller = useRef<HTMLDivElement>(null);
+  const scroller = useRef<HTMLElement>(null);
   const next = ways.map((way) => within(almanac, year, way.out.on, way.out.on)[0]);
   const near = Math.min(...next, YEAR);
   useEffect(() => {
@@ -49,7 +49,13 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
     if (box) box.scrollLeft = (x(near) / WIDTH) * box.scrollWidth - box.clientWidth / 2;
   }, [near]);
   return (
-    <div ref={scroller} className="overflow-x-auto">
+    <section
+      ref={scroller}
+      aria-label={label}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+      tabIndex={0}
+      className="overflow-x-auto"
+    >
       <svg
         viewBox={`0 0 ${WIDTH} ${height}`}
         className="mt-2 w-full min-w-[40rem]"
@@ -100,7 +106,7 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
           <Way key={`${way.method} ${way.turn}`} cropId={cropId} way={way} y={TOP + i * ROW} year={year} />
         ))}
       </svg>
-    </div>
+    </section>
   );
 }
 

@@ -27,7 +27,12 @@ export function FrostTable() {
   const year = seasonYearOf(garden, garden.today);
   const shown = (day: string | null) => (day === null ? t('climate:table.none') : dates.bare(day));
   return (
-    <div className="overflow-x-auto">
+    <section
+      aria-label={t('climate:table.caption')}
+      // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+      tabIndex={0}
+      className="overflow-x-auto"
+    >
       <table className="mt-3 w-full max-w-3xl text-left text-sm">
         <caption className="sr-only">{t('climate:table.caption')}</caption>
         <thead className="text-ink-soft">
@@ -87,7 +92,7 @@ export function FrostTable() {
           day: dates.short(garden.today),
         })}
       </p>
-    </div>
+    </section>
   );
 }
 
