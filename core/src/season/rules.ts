@@ -44,3 +44,14 @@ export const defaultRules: HouseRules = {
   thinning: 'twoPasses',
   evidence: 'tested',
 };
+
+/** The schools of each rule, in the order in which they are offered. */
+export const ruleSchools = {
+  frostRisk: frostRisks,
+  cucurbits: cucurbitSchools,
+  hardening: hardeningSchools,
+  depth: depthSchools,
+  shortDays: shortDayAllowances,
+  thinning: thinningSchools,
+  evidence: evidenceSchools,
+} satisfies { [Name in keyof HouseRules]: readonly HouseRules[Name][] };

@@ -1,14 +1,6 @@
 import { type RulesInput, rulesInput } from '@unity-acre/contract/place';
 import { daysBetween } from '@unity-acre/core/calendar';
-import {
-  cucurbitSchools,
-  depthSchools,
-  evidenceSchools,
-  frostRisks,
-  hardeningSchools,
-  shortDayAllowances,
-  thinningSchools,
-} from '@unity-acre/core/season';
+import { ruleSchools } from '@unity-acre/core/season';
 import { ArrowRight } from 'lucide-react';
 import { useId, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -25,16 +17,7 @@ import { useAlmanac } from './almanac.ts';
 import { GardenPaths } from './GardenPaths.tsx';
 import { type Effect, effectsOf, effectUnder, type RuleName } from './ruleEffects.ts';
 
-/** The schools of each rule, in the order in which they are offered. */
-const choices: { [Name in RuleName]: readonly RulesInput[Name][] } = {
-  frostRisk: frostRisks,
-  cucurbits: cucurbitSchools,
-  hardening: hardeningSchools,
-  depth: depthSchools,
-  shortDays: shortDayAllowances,
-  thinning: thinningSchools,
-  evidence: evidenceSchools,
-};
+const choices: { [Name in RuleName]: readonly RulesInput[Name][] } = ruleSchools;
 const names = Object.keys(choices) as RuleName[];
 
 /** How the garden does things where growers disagree; each rule shows what it does before it is saved. */

@@ -1,31 +1,13 @@
 import { plainCatalogue } from '@unity-acre/core/crops';
 import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
-import {
-  cucurbitSchools,
-  defaultRules,
-  depthSchools,
-  evidenceSchools,
-  frostRisks,
-  type HouseRules,
-  hardeningSchools,
-  shortDayAllowances,
-  thinningSchools,
-} from '@unity-acre/core/season';
+import { defaultRules, type HouseRules, ruleSchools } from '@unity-acre/core/season';
 import { describe, expect, it } from 'vitest';
 import { effectsOf, effectUnder, type RuleName } from './ruleEffects.ts';
 
 const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
 );
-const schools: Record<RuleName, readonly unknown[]> = {
-  frostRisk: frostRisks,
-  cucurbits: cucurbitSchools,
-  hardening: hardeningSchools,
-  depth: depthSchools,
-  shortDays: shortDayAllowances,
-  thinning: thinningSchools,
-  evidence: evidenceSchools,
-};
+const schools: Record<RuleName, readonly unknown[]> = ruleSchools;
 const names = Object.keys(schools) as RuleName[];
 const shown = (name: RuleName, rules: HouseRules) =>
   effectsOf[name].map((effect) => effectUnder(effect, name, rules, almanac, plainCatalogue, 2026));

@@ -1,5 +1,5 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { milestones, type SuccessionBy, startOf, succession } from '@unity-acre/core/season';
+import { MOST_IN_SERIES, milestones, type SuccessionBy, startOf, succession } from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -45,7 +45,12 @@ export function Series({ bed, values, bare }: { bed: Bed; values: PlanValues; ba
   const days = Number(every);
   const wanted = Number(count);
   const isReadable =
-    Number.isInteger(days) && days >= 1 && days <= 120 && Number.isInteger(wanted) && wanted >= 2;
+    Number.isInteger(days) &&
+    days >= 1 &&
+    days <= 120 &&
+    Number.isInteger(wanted) &&
+    wanted >= 2 &&
+    wanted <= MOST_IN_SERIES;
   const series =
     typed && first && isReadable
       ? succession(typed.plan, almanac, garden.rules, first, by, days, wanted)
@@ -96,7 +101,11 @@ export function Series({ bed, values, bare }: { bed: Bed; values: PlanValues; ba
         <Field
           label={t('series.count')}
           error={
-            Number.isInteger(wanted) && wanted >= 2 ? (wanted > 20 ? 'atMost:20' : undefined) : 'atLeast:2'
+            Number.isInteger(wanted) && wanted >= 2
+              ? wanted > MOST_IN_SERIES
+                ? `atMost:${MOST_IN_SERIES}`
+                : undefined
+              : 'atLeast:2'
           }
         >
           {(props) => (
