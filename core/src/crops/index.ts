@@ -5,3 +5,4 @@ export * from './crop.ts';
 export * from './kinds.ts';
 export * from './neighbours.ts';
 export { type CropPatch, type CropRow, cropPatch, cropRow } from './row.ts';
+export * from './seed.ts';

@@ -1,12 +1,16 @@
-export type Pattern = 'square' | 'rows' | 'staggered';
+import { boxAround, contains, edgesOf, type Point, signedArea } from './polygon.ts';
 
-/** How plants stand in a rectangle. Rows run along `length`; all metres. */
+/** `foot` fills whole squares of a foot; `broadcast` scatters over the ground. */
+export const patterns = ['rows', 'square', 'staggered', 'foot', 'broadcast'] as const;
+export type Pattern = (typeof patterns)[number];
+
+/** How plants stand on a piece of ground. Rows run along `y`; all metres. */
 export interface Packing {
   rows: number;
-  /** plants in a full row; in a staggered pattern every other row is offset and may hold one less */
+  /** plants in the fullest row; in a staggered pattern every other row is offset and may hold one less */
   perRow: number;
   count: number;
-  /** metres of row in all */
+  /** metres of row in all; 0 for what is broadcast */
   rowLength: number;
   /** metres between rows as planted */
   betweenRows: number;
@@ -14,14 +18,32 @@ export interface Packing {
 
 /** Slack for lengths that are whole multiples of a spacing but were typed in another unit, metres. */
 const SLACK_M = 1e-6;
+const FOOT_M = 0.3048;
 
 const timesInto = (length: number, spacing: number): number => Math.floor((length + SLACK_M) / spacing);
+
+function checkSizes(sizes: readonly number[]): void {
+  for (const size of sizes) {
+    if (!(size > 0) || !Number.isFinite(size)) throw new RangeError('packing needs sizes above zero');
+  }
+}
+
+const gapOf = (pattern: Pattern, inRow: number, betweenRows: number): number =>
+  pattern === 'rows' ? betweenRows : pattern === 'staggered' ? (inRow * Math.sqrt(3)) / 2 : inRow;
+
+/** Rows that fit across `width`, each with half its gap to the edge; one row still fits where its plants have room. */
+function rowsAcross(pattern: Pattern, width: number, inRow: number, gap: number): number {
+  const room = width + SLACK_M >= inRow;
+  if (pattern === 'staggered') return room ? 1 + timesInto(width - inRow, gap) : 0;
+  return timesInto(width, gap) || (room ? 1 : 0);
+}
 
 /**
  * Plants that fit a rectangle with the first plant half a spacing from the edge, so that a length holds
  * ⌊length ÷ spacing⌋. One square foot holds ⌊12/s⌋² plants at s inches.
  * `square` uses the in-row spacing both ways; `rows` uses both spacings; `staggered` sets rows √3/2 of the
- * in-row spacing apart, every other row moved by half a spacing.
+ * in-row spacing apart, every other row moved by half a spacing; `foot` fills whole squares of a foot, of several
+ * feet for what needs more; `broadcast` gives each plant the square of its spacing.
  * @param width,length metres  @param inRow,betweenRows spacings, metres, > 0
  * @throws RangeError for a size or spacing that is not above zero
  * Source: common practice; the square of a foot as in KNOWLEDGE "grid arithmetic".
@@ -33,19 +55,22 @@ export function pack(
   inRow: number,
   betweenRows: number,
 ): Packing {
-  for (const size of [width, length, inRow, betweenRows]) {
-    if (!(size > 0) || !Number.isFinite(size)) throw new RangeError('packing needs sizes above zero');
+  checkSizes([width, length, inRow, betweenRows]);
+  if (pattern === 'broadcast') return scattered(width * length, inRow);
+  if (pattern === 'foot') {
+    const { side, perSide } = footSquare(inRow);
+    const [across, along] = [timesInto(width, side), timesInto(length, side)];
+    const [rows, perRow] = [across * perSide, along * perSide];
+    return {
+      rows,
+      perRow,
+      count: rows * perRow,
+      rowLength: rows * along * side,
+      betweenRows: side / perSide,
+    };
   }
-  const gap = pattern === 'square' ? inRow : pattern === 'rows' ? betweenRows : (inRow * Math.sqrt(3)) / 2;
-  // A row of half a spacing's margin on each side; one row still fits ground narrower than the row spacing
-  // when the plants themselves have room.
-  const fitting =
-    pattern === 'staggered'
-      ? width + SLACK_M < inRow
-        ? 0
-        : 1 + timesInto(width - inRow, gap)
-      : timesInto(width, gap);
-  const rows = fitting === 0 && width + SLACK_M >= inRow ? 1 : fitting;
+  const gap = gapOf(pattern, inRow, betweenRows);
+  const rows = rowsAcross(pattern, width, inRow, gap);
   const perRow = timesInto(length, inRow);
   const perOffsetRow = pattern === 'staggered' ? timesInto(length - inRow / 2, inRow) : perRow;
   const offsetRows = pattern === 'staggered' ? Math.floor(rows / 2) : 0;
@@ -53,16 +78,41 @@ export function pack(
   return { rows, perRow, count, rowLength: count === 0 ? 0 : rows * length, betweenRows: gap };
 }
 
-/** Where each plant of a packing stands, metres from the corner; `x` across the width, `y` along the length. */
+const scattered = (area: number, spacing: number): Packing => ({
+  rows: 0,
+  perRow: 0,
+  count: Math.floor(area / spacing ** 2 + SLACK_M),
+  rowLength: 0,
+  betweenRows: spacing,
+});
+
+/** The square that a spacing fills: of one foot with ⌊12/s⌋ plants to a side, or of several feet with one plant. */
+function footSquare(spacing: number): { side: number; perSide: number } {
+  const perSide = timesInto(FOOT_M, spacing);
+  if (perSide > 0) return { side: FOOT_M, perSide };
+  return { side: Math.ceil((spacing - SLACK_M) / FOOT_M) * FOOT_M, perSide: 1 };
+}
+
+/**
+ * Where each plant of a packed rectangle stands, metres from the corner; `x` across the width, `y` along the length. What
+ * is broadcast has no places.
+ */
 export function positions(
   pattern: Pattern,
   packing: Packing,
   width: number,
   length: number,
   inRow: number,
-): { x: number; y: number }[] {
+): Point[] {
+  if (pattern === 'broadcast') return [];
+  if (pattern === 'foot') {
+    const apart = packing.betweenRows;
+    return Array.from({ length: packing.rows }, (_, row) =>
+      Array.from({ length: packing.perRow }, (__, n) => ({ x: (row + 0.5) * apart, y: (n + 0.5) * apart })),
+    ).flat();
+  }
   const firstX = (width - (packing.rows - 1) * packing.betweenRows) / 2;
-  const places: { x: number; y: number }[] = [];
+  const places: Point[] = [];
   for (let row = 0; row < packing.rows; row++) {
     const offset = pattern === 'staggered' && row % 2 === 1 ? inRow / 2 : 0;
     for (let y = inRow / 2 + offset; y <= length - inRow / 2 + SLACK_M; y += inRow) {
@@ -70,4 +120,131 @@ export function positions(
     }
   }
   return places;
+}
+
+/** A packing with the place of each plant. */
+export interface Placed extends Packing {
+  plants: Point[];
+}
+
+/**
+ * Plants that fit an outline of any form, rows along `y`. Every plant has a square of ground of its own within the
+ * outline: half the smaller spacing across and half the in-row spacing along.
+ * @param outline metres, simple, in either direction  @throws RangeError as `pack`
+ */
+export function packOutline(
+  pattern: Pattern,
+  outline: readonly Point[],
+  inRow: number,
+  betweenRows: number,
+): Placed {
+  checkSizes([inRow, betweenRows]);
+  if (outline.length < 3) return { ...scattered(0, inRow), plants: [] };
+  const box = boxAround(outline);
+  if (pattern === 'broadcast') return { ...scattered(Math.abs(signedArea(outline)), inRow), plants: [] };
+  if (pattern === 'foot') return packFeet(outline, inRow);
+  const gap = gapOf(pattern, inRow, betweenRows);
+  const rows = rowsAcross(pattern, box.width, inRow, gap);
+  const firstX = box.x + (box.width - (rows - 1) * gap) / 2;
+  const half = Math.min(inRow, gap, box.width) / 2 - SLACK_M;
+  const plants: Point[] = [];
+  const counts: number[] = [];
+  let rowLength = 0;
+  for (let row = 0; row < rows; row++) {
+    const x = firstX + row * gap;
+    const before = plants.length;
+    for (const [from, to] of clearAlong(outline, x, half)) {
+      const length = to - from;
+      const fits = timesInto(length, inRow);
+      if (fits === 0) continue;
+      rowLength += length;
+      if (pattern === 'staggered') {
+        // All rows stand on one grid, every other one moved by half a spacing.
+        const offset = row % 2 === 1 ? inRow / 2 : 0;
+        const least = from + inRow / 2 - SLACK_M;
+        let y = box.y + inRow / 2 + offset;
+        y += Math.max(0, Math.ceil((least - y) / inRow)) * inRow;
+        for (; y <= to - inRow / 2 + SLACK_M; y += inRow) plants.push({ x, y });
+      } else if (pattern === 'square') {
+        const least = from + inRow / 2 - SLACK_M;
+        let y = box.y + inRow / 2;
+        y += Math.max(0, Math.ceil((least - y) / inRow)) * inRow;
+        for (; y <= to - inRow / 2 + SLACK_M; y += inRow) plants.push({ x, y });
+      } else {
+        for (let n = 0; n < fits; n++) plants.push({ x, y: from + (n + 0.5) * inRow });
+      }
+    }
+    if (plants.length > before) counts.push(plants.length - before);
+  }
+  return {
+    rows: counts.length,
+    perRow: Math.max(0, ...counts),
+    count: plants.length,
+    rowLength: plants.length === 0 ? 0 : rowLength,
+    betweenRows: gap,
+    plants,
+  };
+}
+
+/** The stretches along a line at `x` on which a strip of `half` to each side lies within the outline. */
+function clearAlong(outline: readonly Point[], x: number, half: number): [number, number][] {
+  const lines = [chordsAt(outline, x - half), chordsAt(outline, x), chordsAt(outline, x + half)];
+  // A corner that sticks in between the two sides of the strip cuts it too.
+  const corners = outline.filter((p) => p.x > x - half && p.x < x + half).map((p) => chordsAt(outline, p.x));
+  return [...lines, ...corners].reduce(shared);
+}
+
+/** Where a line at `x` runs inside an outline. */
+function chordsAt(outline: readonly Point[], x: number): [number, number][] {
+  const met: number[] = [];
+  for (const [a, b] of edgesOf(outline)) {
+    if (a.x <= x === b.x <= x) continue;
+    met.push(a.y + ((x - a.x) / (b.x - a.x)) * (b.y - a.y));
+  }
+  met.sort((a, b) => a - b);
+  return Array.from({ length: met.length >> 1 }, (_, i) => [met[2 * i]!, met[2 * i + 1]!]);
+}
+
+/** The stretches two lists have in common. */
+function shared(one: [number, number][], other: [number, number][]): [number, number][] {
+  return one.flatMap(([a, b]) =>
+    other.flatMap(([c, d]): [number, number][] => {
+      const [from, to] = [Math.max(a, c), Math.min(b, d)];
+      return to > from ? [[from, to]] : [];
+    }),
+  );
+}
+
+/** Whole squares of a foot inside an outline, counted from the corner of its box. */
+function packFeet(outline: readonly Point[], spacing: number): Placed {
+  const { side, perSide } = footSquare(spacing);
+  const box = boxAround(outline);
+  const plants: Point[] = [];
+  let squares = 0;
+  const columns = new Set<number>();
+  for (let i = 0; i < timesInto(box.width, side); i++) {
+    for (let j = 0; j < timesInto(box.length, side); j++) {
+      const [x, y] = [box.x + i * side, box.y + j * side];
+      const isWhole = clearAlong(outline, x + side / 2, side / 2 - SLACK_M).some(
+        ([from, to]) => from <= y + SLACK_M && to >= y + side - SLACK_M,
+      );
+      if (!isWhole || !contains(outline, { x: x + side / 2, y: y + side / 2 })) continue;
+      squares++;
+      columns.add(i);
+      for (let a = 0; a < perSide; a++) {
+        for (let b = 0; b < perSide; b++) {
+          plants.push({ x: x + ((a + 0.5) * side) / perSide, y: y + ((b + 0.5) * side) / perSide });
+        }
+      }
+    }
+  }
+  const rows = columns.size * perSide;
+  return {
+    rows,
+    perRow: rows === 0 ? 0 : Math.ceil(plants.length / rows),
+    count: plants.length,
+    rowLength: squares * side * perSide,
+    betweenRows: side / perSide,
+    plants,
+  };
 }

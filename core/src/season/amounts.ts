@@ -1,5 +1,14 @@
 import type { Crop, Method } from '../crops/index.ts';
-import { type Packing, type Pattern, pack } from '../ground/index.ts';
+import {
+  cutAt,
+  type Packing,
+  type Pattern,
+  type Point,
+  pack,
+  packOutline,
+  type Shape,
+  workedOutline,
+} from '../ground/index.ts';
 
 /** What a planting needs, reckoned from its ground. */
 export interface Amounts {
@@ -13,8 +22,9 @@ export interface Amounts {
 }
 
 /**
- * Plants and seeds for a rectangle of ground.
+ * Plants and seeds for a piece of ground.
  * @param width,length metres; rows run along `length`
+ * @param bed the bed it lies in, where that is no rectangle: its edges take their share
  * @throws RangeError for ground without size
  */
 export function amounts(
@@ -23,16 +33,35 @@ export function amounts(
   pattern: Pattern,
   width: number,
   length: number,
+  bed: Shape | null = null,
 ): Amounts {
-  // A square grid is for a bed reached from the side: there the close spacing holds both ways.
   const inRow = spacingOf(crop, pattern);
-  const packing = pack(pattern, width, length, inRow, crop.betweenRows);
+  const outline = bed && plantedOutline(bed, width, length);
+  const packing = outline
+    ? packOutline(pattern, outline, inRow, crop.betweenRows)
+    : pack(pattern, width, length, inRow, crop.betweenRows);
   const { seedsPerHole, spareShare } = crop;
   const seeds =
     method === 'setPlants' ? 0 : Math.ceil(packing.count * seedsPerHole * (1 + spareShare) - 1e-9);
   return { packing, plants: packing.count, seeds, seedsPerHole, spareShare };
 }
 
-/** The spacing in the row that a pattern goes by, metres. */
+/**
+ * The ground of a planting in a bed that is no rectangle: so wide a strip of it, from its near end so far along; null for
+ * a rectangle, whose plantings are rectangles too.
+ */
+export function plantedOutline(bed: Shape, width: number, length: number): Point[] | null {
+  if (bed.form === 'rectangle') return null;
+  const { across, outline } = workedOutline(bed);
+  const aside = Math.max(0, (across - width) / 2);
+  const upTo = cutAt(outline, 'y', length, 'below');
+  if (aside < 1e-6) return upTo;
+  return cutAt(cutAt(upTo, 'x', aside, 'above'), 'x', across - aside, 'below');
+}
+
+/**
+ * The spacing in the row that a pattern goes by, metres: a square grid, a square of a foot and broadcast sowing are for a
+ * bed reached from the side, where the close spacing holds both ways.
+ */
 export const spacingOf = (crop: Crop, pattern: Pattern): number =>
-  pattern === 'square' ? crop.intensive : crop.inRow;
+  pattern === 'rows' || pattern === 'staggered' ? crop.inRow : crop.intensive;

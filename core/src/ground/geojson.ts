@@ -1,0 +1,239 @@
+import { type BedKind, bedKinds, type LandmarkKind, landmarkKinds } from './judge.ts';
+import { crossesItself, type Point, signedArea } from './polygon.ts';
+import { middleOf, outlineOf, polygonShape, type Shape, turned } from './shape.ts';
+
+/** Where a garden's own metres lie on the earth. The place of the garden is the corner its metres are counted from. */
+export interface Origin {
+  latitude: number;
+  longitude: number;
+  /** degrees that true north lies clockwise from the top of the plan */
+  north: number;
+}
+
+/** What a file says of one piece of ground. */
+export type DrawnThing = { shape: Shape; name: string; height: number } & (
+  | { what: 'bed'; kind: BedKind; soilDepth: number | null }
+  | { what: 'landmark'; kind: LandmarkKind }
+);
+
+export const geoProblems = [
+  'notJson',
+  'notFeatures',
+  'notDegrees',
+  'swapped',
+  'farAway',
+  'noPolygon',
+  'notClosed',
+  'crossesItself',
+  'wrongWinding',
+  'hasHoles',
+  'tooLarge',
+] as const;
+export type GeoProblem = (typeof geoProblems)[number];
+
+/** Something about a feature: those that could be mended were read all the same. */
+export interface GeoNote {
+  /** number of the feature in the file, from 1; 0 for the file as a whole */
+  feature: number;
+  problem: GeoProblem;
+  mended: boolean;
+}
+
+/* WGS 84: semi-major axis and first eccentricity squared. Source: NGA.STND.0036. */
+const AXIS_M = 6_378_137;
+const ECCENTRICITY_2 = 0.00669437999014;
+const RADIANS = Math.PI / 180;
+/** Ground farther from the garden's place than this is another garden's. */
+const FAR_M = 5_000;
+/** A bed or path longer than this is a mistake. */
+const LARGE_M = 1_000;
+const DECIMALS = 9;
+
+/** Metres per degree of latitude and of longitude at a latitude, from the ellipsoid's radii of curvature. */
+function metresPerDegree(latitude: number): { lat: number; lon: number } {
+  const sin = Math.sin(latitude * RADIANS);
+  const w = Math.sqrt(1 - ECCENTRICITY_2 * sin * sin);
+  return {
+    lat: ((AXIS_M * (1 - ECCENTRICITY_2)) / w ** 3) * RADIANS,
+    lon: (AXIS_M / w) * Math.cos(latitude * RADIANS) * RADIANS,
+  };
+}
+
+/** A place of the plan as longitude and latitude, WGS 84 degrees. */
+export function toDegrees(p: Point, origin: Origin): [number, number] {
+  const per = metresPerDegree(origin.latitude);
+  const true_ = turned(p, { x: 0, y: 0 }, -origin.north);
+  return [
+    Number((origin.longitude + true_.x / per.lon).toFixed(DECIMALS)),
+    Number((origin.latitude + true_.y / per.lat).toFixed(DECIMALS)),
+  ];
+}
+
+/** A longitude and latitude as a place of the plan. */
+export function fromDegrees([longitude, latitude]: readonly [number, number], origin: Origin): Point {
+  const per = metresPerDegree(origin.latitude);
+  const east = { x: (longitude - origin.longitude) * per.lon, y: (latitude - origin.latitude) * per.lat };
+  return turned(east, { x: 0, y: 0 }, origin.north);
+}
+
+/** The garden's ground as a GeoJSON FeatureCollection, outlines counterclockwise and closed. Source: RFC 7946. */
+export function toGeoJson(things: readonly DrawnThing[], origin: Origin): object {
+  return {
+    type: 'FeatureCollection',
+    features: things.map(({ shape, ...said }) => {
+      const ring = outlineOf(shape).map((p) => toDegrees(p, origin));
+      const { form, width, length, angle } = shape;
+      return {
+        type: 'Feature',
+        properties: { ...said, form, width, length, angle },
+        geometry: { type: 'Polygon', coordinates: [[...ring, ring[0]]] },
+      };
+    }),
+  };
+}
+
+/**
+ * Reads ground from GeoJSON. What can be mended (winding, an open ring, holes) is, and said; what cannot is left out,
+ * and said.
+ * Source: RFC 7946: WGS 84 longitude and latitude (section 4), closed rings, right-hand rule (3.1.6).
+ */
+export function fromGeoJson(text: string, origin: Origin): { things: DrawnThing[]; notes: GeoNote[] } {
+  let file: unknown;
+  try {
+    file = JSON.parse(text);
+  } catch {
+    return { things: [], notes: [{ feature: 0, problem: 'notJson', mended: false }] };
+  }
+  const features = featuresOf(file);
+  if (!features) return { things: [], notes: [{ feature: 0, problem: 'notFeatures', mended: false }] };
+  const things: DrawnThing[] = [];
+  const notes: GeoNote[] = [];
+  for (const [i, feature] of features.entries()) {
+    const note = (problem: GeoProblem, mended = false) => notes.push({ feature: i + 1, problem, mended });
+    const polygons = polygonsOf(feature);
+    if (polygons.length === 0) note('noPolygon');
+    for (const rings of polygons) {
+      const shape = shapeFrom(rings, propertiesOf(feature), origin, note);
+      if (shape) things.push(thingFrom(shape, propertiesOf(feature)));
+    }
+  }
+  return { things, notes };
+}
+
+type Json = Record<string, unknown>;
+const isObject = (value: unknown): value is Json => typeof value === 'object' && value !== null;
+
+function featuresOf(file: unknown): unknown[] | null {
+  if (!isObject(file)) return null;
+  if (file.type === 'FeatureCollection' && Array.isArray(file.features)) return file.features;
+  if (file.type === 'Feature') return [file];
+  return file.type === 'Polygon' || file.type === 'MultiPolygon'
+    ? [{ type: 'Feature', geometry: file }]
+    : null;
+}
+
+const propertiesOf = (feature: unknown): Json =>
+  isObject(feature) && isObject(feature.properties) ? feature.properties : {};
+
+/** The rings of each polygon of a feature, as far as they are numbers. */
+function polygonsOf(feature: unknown): [number, number][][][] {
+  const geometry = isObject(feature) ? feature.geometry : null;
+  if (!isObject(geometry) || !Array.isArray(geometry.coordinates)) return [];
+  const lists =
+    geometry.type === 'Polygon'
+      ? [geometry.coordinates]
+      : geometry.type === 'MultiPolygon'
+        ? geometry.coordinates
+        : [];
+  const isPlace = (p: unknown): p is [number, number] =>
+    Array.isArray(p) && p.length >= 2 && Number.isFinite(p[0]) && Number.isFinite(p[1]);
+  return lists.filter(
+    (rings): rings is [number, number][][] =>
+      Array.isArray(rings) &&
+      rings.length > 0 &&
+      rings.every((ring: unknown) => Array.isArray(ring) && ring.length >= 3 && ring.every(isPlace)),
+  );
+}
+
+function shapeFrom(
+  rings: [number, number][][],
+  properties: Json,
+  origin: Origin,
+  note: (problem: GeoProblem, mended?: boolean) => void,
+): Shape | null {
+  const ring = [...rings[0]!];
+  if (ring.some(([lon, lat]) => Math.abs(lon) > 180 || Math.abs(lat) > 90)) {
+    note(isNear(ring, origin, true) ? 'swapped' : 'notDegrees');
+    return null;
+  }
+  if (!isNear(ring, origin, false)) {
+    note(isNear(ring, origin, true) ? 'swapped' : 'farAway');
+    return null;
+  }
+  if (rings.length > 1) note('hasHoles', true);
+  const [first, last] = [ring[0]!, ring.at(-1)!];
+  if (first[0] === last[0] && first[1] === last[1]) ring.pop();
+  else note('notClosed', true);
+  let corners = ring.map((place) => fromDegrees(place, origin));
+  if (crossesItself(corners)) {
+    note('crossesItself');
+    return null;
+  }
+  if (signedArea(corners) < 0) {
+    note('wrongWinding', true);
+    corners = corners.reverse();
+  }
+  const shape = formAsSaid(polygonShape(corners), properties);
+  if (shape.width > LARGE_M || shape.length > LARGE_M) {
+    note('tooLarge');
+    return null;
+  }
+  return shape;
+}
+
+/** @param swapped takes the two numbers of each place in the other order */
+const isNear = (ring: readonly [number, number][], origin: Origin, swapped: boolean): boolean =>
+  ring.every(([a, b]) => {
+    const p = fromDegrees(swapped ? [b, a] : [a, b], origin);
+    return Math.hypot(p.x, p.y) <= FAR_M;
+  });
+
+const numberIn = (value: unknown, most: number): number | null =>
+  typeof value === 'number' && value > 0 && value <= most ? value : null;
+
+/** A rectangle or circle that a file of this program says, where its outline agrees with that. */
+function formAsSaid(polygon: Shape, { form, width, length, angle }: Json): Shape {
+  const [w, l] = [numberIn(width, LARGE_M), numberIn(length, LARGE_M)];
+  if ((form !== 'rectangle' && form !== 'circle') || !w || !l) return polygon;
+  const middle = middleOf(polygon);
+  const shape: Shape = {
+    form,
+    x: middle.x - w / 2,
+    y: middle.y - l / 2,
+    width: w,
+    length: l,
+    angle: typeof angle === 'number' && Math.abs(angle) < 360 ? angle : 0,
+    points: null,
+  };
+  const said = Math.abs(signedArea(outlineOf(shape)));
+  const drawn = Math.abs(signedArea(outlineOf(polygon)));
+  return Math.abs(said - drawn) <= 0.01 * drawn ? shape : polygon;
+}
+
+function thingFrom(shape: Shape, properties: Json): DrawnThing {
+  const name = typeof properties.name === 'string' ? properties.name.trim().slice(0, 40) : '';
+  const height = numberIn(properties.height, 60) ?? 0;
+  const { kind } = properties;
+  if (properties.what === 'landmark' || landmarkKinds.includes(kind as LandmarkKind)) {
+    const known = landmarkKinds.includes(kind as LandmarkKind) ? (kind as LandmarkKind) : 'other';
+    return { what: 'landmark', kind: known, shape, name, height };
+  }
+  return {
+    what: 'bed',
+    kind: bedKinds.includes(kind as BedKind) ? (kind as BedKind) : 'ground',
+    shape,
+    name,
+    height: Math.min(height, 3),
+    soilDepth: numberIn(properties.soilDepth, 3),
+  };
+}

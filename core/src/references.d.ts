@@ -1,0 +1,3 @@
+/* Reference libraries of the tests that ship no types. */
+declare module 'jstat';
+declare module 'munkres-js';

@@ -1,0 +1,139 @@
+import type { Day } from '../../calendar/index.ts';
+import { groundArea } from '../../ground/index.ts';
+import { takenBy } from '../consistency/byBed.ts';
+import type { YearPlan } from '../yearPlan.ts';
+import { type Barrier, barriers, type Candidate, candidatesOf } from './candidate.ts';
+import { type Demand, demandsOf, groundPerPlant, plantsOf, type Wish } from './demand.ts';
+import { greedyPlacement } from './greedy.ts';
+import { type PlacementModel, placementModel, weeklyGrams } from './model.ts';
+
+export { type Barrier, barriers, type Candidate, type Demand, plantsOf, type Wish };
+
+/** Why a wish was not met, or not wholly: what the most beds lack, or that the room went to what matters more. */
+export type Unmet = {
+  wishId: string;
+  /** parts that found a place, of all */
+  placed: number;
+  parts: number;
+} & (
+  | { why: 'moreThanGarden'; area: number; there: number }
+  | { why: 'noYieldKnown' }
+  | { why: 'barred'; barrier: Barrier; beds: number; of: number }
+  | { why: 'room' }
+);
+
+/** A placement as it can be looked at, edited and applied. */
+export interface Placement {
+  chosen: { wishId: string; candidate: Candidate; demand: Demand }[];
+  unmet: Unmet[];
+  /** wishes met by weight, of all */
+  met: number;
+  wanted: number;
+  /** expected grams by week from the season's first day on, as far as yields are known */
+  weeks: number[];
+  seasonFirst: Day;
+}
+
+/** A season's wishes, ready for a solver. */
+export interface Posed extends PlacementModel {
+  plan: YearPlan;
+  wishes: readonly Wish[];
+  barred: Map<Barrier, number>[];
+  /** a first choice to begin with, by column */
+  first: Float64Array;
+}
+
+/**
+ * Poses a season's wishes as a model: where, how much and when, so that the ground suffices at all times, rotation, sun,
+ * soil, neighbours and tenure hold, and what stands by hand stays.
+ * @param plan its plantings are those that stay
+ */
+export function pose(plan: YearPlan, wishes: readonly Wish[]): Posed {
+  const shared = plan.beds.filter(({ tenure }) => tenure !== 'plot');
+  const areas = (shared.length > 0 ? shared : plan.beds).map(groundArea).sort((a, b) => a - b);
+  // Parts of half an ordinary bed leave room beside them.
+  const room = (areas[areas.length >> 1] ?? 1) / 2;
+  const demands = wishes.flatMap((wish) => demandsOf(wish, room));
+  const { candidates, barred } = candidatesOf(plan, demands);
+  const fixed = plan.plantings.map((planting) => ({ ...takenBy(planting, plan), bedId: planting.bedId }));
+  const model = placementModel(plan, demands, candidates, fixed);
+  const first = complete(model, greedyPlacement(plan, demands, candidates, fixed));
+  return { ...model, plan, wishes, barred, first };
+}
+
+/** The values of all columns that follow from a choice of candidates. */
+function complete(
+  { mip, candidates, demands, met }: PlacementModel,
+  chosen: readonly number[],
+): Float64Array {
+  const values = new Float64Array(mip.columns.length);
+  for (const i of chosen) values[i] = 1;
+  const placed = new Set(chosen.map((i) => candidates[i]!.demand));
+  for (const [wishId, column] of met) {
+    const parts = demands.flatMap((demand, d) => (demand.wish.id === wishId ? [d] : []));
+    if (parts.every((d) => placed.has(d))) values[column] = 1;
+  }
+  // What the other columns have to be at the least, by the rows they stand in.
+  for (const { terms, most } of mip.rows) {
+    const last = terms.at(-1)!;
+    if (last[1] >= 0 || last[0] < candidates.length) continue;
+    if ([...met.values()].includes(last[0])) continue;
+    const sum = terms.slice(0, -1).reduce((total, [column, times]) => total + times * values[column]!, 0);
+    const least = (sum - most) / -last[1];
+    const column = mip.columns[last[0]]!;
+    values[last[0]] = Math.max(values[last[0]]!, column.whole ? Math.ceil(least - 1e-9) : least, 0);
+  }
+  return values;
+}
+
+/** A solver's choice as plantings, with every wish that failed and why. @param values by column of the model */
+export function readPlacement(posed: Posed, values: ArrayLike<number>): Placement {
+  const { plan, wishes, demands, candidates } = posed;
+  const chosen = candidates.flatMap((candidate, i) =>
+    values[i]! > 0.5
+      ? [{ wishId: demands[candidate.demand]!.wish.id, candidate, demand: demands[candidate.demand]! }]
+      : [],
+  );
+  const weeks: number[] = [];
+  for (const { candidate, demand } of chosen) {
+    for (const [week, grams] of weeklyGrams(demand, candidate, plan.seasonFirst)) {
+      if (week >= 0) weeks[week] = (weeks[week] ?? 0) + grams;
+    }
+  }
+  let met = 0;
+  const unmet: Unmet[] = [];
+  for (const wish of wishes) {
+    const parts = demands.flatMap((demand, d) => (demand.wish === wish ? [d] : []));
+    const placed = chosen.filter(({ wishId }) => wishId === wish.id).length;
+    if (parts.length > 0 && placed === parts.length) met += wish.weight;
+    else unmet.push({ wishId: wish.id, placed, parts: parts.length, ...whyUnmet(posed, wish, parts) });
+  }
+  const wanted = wishes.reduce((sum, { weight }) => sum + weight, 0);
+  return {
+    chosen,
+    unmet,
+    met,
+    wanted,
+    weeks: Array.from(weeks, (grams) => grams ?? 0),
+    seasonFirst: plan.seasonFirst,
+  };
+}
+
+type Why = Unmet extends infer U ? (U extends Unmet ? Omit<U, 'wishId' | 'placed' | 'parts'> : never) : never;
+
+function whyUnmet({ plan, candidates, barred }: Posed, wish: Wish, parts: readonly number[]): Why {
+  if (parts.length === 0) {
+    const plants = plantsOf(wish);
+    if (plants === 0) return { why: 'noYieldKnown' };
+    const there = plan.beds.reduce((sum, bed) => sum + groundArea(bed), 0);
+    return { why: 'moreThanGarden', area: plants * groundPerPlant(wish.crop).area, there };
+  }
+  const without = parts.find((d) => !candidates.some(({ demand }) => demand === d));
+  if (without === undefined) return { why: 'room' };
+  const counts = [...barred[without]!].sort((a, b) => b[1] - a[1]);
+  // Where some beds are for it, it is told of those what they lack.
+  const others = counts.filter(([one]) => one !== 'tenure');
+  const [barrier, beds] = others[0] ?? counts[0] ?? ['size', 0];
+  const notForIt = barrier === 'tenure' ? 0 : (barred[without]!.get('tenure') ?? 0);
+  return { why: 'barred', barrier, beds, of: plan.beds.length - notForIt };
+}

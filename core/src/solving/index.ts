@@ -1,0 +1,3 @@
+export * from './assignment.ts';
+export * from './inOrder.ts';
+export * from './mip.ts';

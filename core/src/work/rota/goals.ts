@@ -1,0 +1,137 @@
+import type { LinearGoal, Mip } from '../../solving/index.ts';
+import type { RotaModel } from './model.ts';
+import type { RotaProblem } from './problem.ts';
+
+type Term = [column: number, times: number];
+const any = Number.POSITIVE_INFINITY;
+
+/** The ends of a rota, the greatest first; none gives way to those after it. */
+export const goalNames = ['critical', 'minutes', 'sky', 'shortfall', 'spread', 'together', 'kept'] as const;
+export type GoalName = (typeof goalNames)[number];
+
+/** What is repaired keeps promises before it does more work. */
+const repairOrder: readonly GoalName[] = [
+  'critical',
+  'kept',
+  'minutes',
+  'sky',
+  'shortfall',
+  'spread',
+  'together',
+];
+
+/** The goals in the order in which they are reached. */
+export const goalOrder = (repairing: boolean): readonly GoalName[] => (repairing ? repairOrder : goalNames);
+
+/** Adds the columns that say what people owe and who is together, and makes the goals of a model. */
+export function goalsOf(
+  problem: RotaProblem,
+  mip: Mip,
+  seats: RotaModel['seats'],
+  places: RotaModel['places'],
+  seatsBy: Map<string, RotaModel['seats']>,
+): { goals: LinearGoal<GoalName>[]; followers: RotaModel['followers'] } {
+  const shortfall = mip.column('largest shortfall', 0, { upper: any, whole: false });
+  const spread: Term[] = [];
+  const owing: RotaModel['followers']['owing'] = [];
+  for (const own of seatsBy.values()) {
+    const { person } = own[0]!;
+    const { id, owed } = person;
+    const under = mip.column(`under ${id}`, 0, { upper: any, whole: false });
+    const over = mip.column(`over ${id}`, 0, { upper: any, whole: false });
+    const given = own.map(({ column, session }): Term => [column, session.turns]);
+    mip.row(`owes ${id}`, [...given, [under, 1], [over, -1]], owed, owed);
+    if (owed > 0) {
+      mip.row(
+        `shortest ${id}`,
+        [
+          [shortfall, 1],
+          [under, -1],
+        ],
+        0,
+        any,
+      );
+    }
+    spread.push([under, -1], [over, -1]);
+    owing.push({ person, under, over });
+  }
+  const promised = new Set(problem.promised.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
+  const wishes = togetherTerms(mip, seats);
+  const kept: Term[] = seats
+    .filter(({ person, session }) => promised.has(`${person.id} ${session.id}`))
+    .map(({ column }) => [column, 1]);
+  const short = owing.map(({ person }) => Math.max(0, person.owed - turnsOpen(seatsBy.get(person.id) ?? [])));
+  const tasks = [...new Set(places.map(({ task }) => task))];
+  const critical = places.filter(({ task }) => task.critical);
+  const poor = places.filter(({ task, session }) => task.poorSky.includes(session.on));
+  const total = tasks.reduce((sum, { minutes }) => sum + minutes, 0);
+  const turnsAreWhole = [
+    ...seats.map(({ session }) => session.turns),
+    ...owing.map(({ person }) => person.owed),
+  ].every(Number.isInteger);
+  const goals: LinearGoal<GoalName>[] = [
+    {
+      name: 'critical',
+      terms: critical.map(({ column }) => [column, 1]),
+      most: tasks.filter((task) => task.critical).length,
+      whole: true,
+    },
+    {
+      name: 'minutes',
+      terms: places.map(({ task, column }) => [column, task.minutes]),
+      most: total,
+      whole: tasks.every(({ minutes }) => Number.isInteger(minutes)),
+    },
+    { name: 'sky', terms: poor.map(({ column }) => [column, -1]), most: 0, whole: true },
+    {
+      name: 'shortfall',
+      terms: [[shortfall, -1]],
+      most: -Math.max(0, ...short),
+      whole: turnsAreWhole,
+    },
+    {
+      name: 'spread',
+      terms: spread,
+      most: -short.reduce((sum, one) => sum + one, 0),
+      whole: turnsAreWhole,
+    },
+    { name: 'together', terms: wishes.terms, most: wishes.terms.length, whole: true },
+    { name: 'kept', terms: kept, most: kept.length, whole: true },
+  ];
+  return { goals, followers: { shortfall, owing, together: wishes.together } };
+}
+
+const turnsOpen = (seats: RotaModel['seats']): number =>
+  seats.reduce((sum, { session }) => sum + session.turns, 0);
+
+/** Two who want to work together, in a session: worth one. */
+function togetherTerms(mip: Mip, seats: RotaModel['seats']) {
+  const columnOf = new Map(
+    seats.map(({ person, session, column }) => [`${person.id} ${session.id}`, column]),
+  );
+  const terms: Term[] = [];
+  const together: RotaModel['followers']['together'] = [];
+  const seen = new Set<string>();
+  for (const { person, session, column } of seats) {
+    for (const other of person.together) {
+      const key = [person.id, other].sort().join(' ') + session.id;
+      const with_ = columnOf.get(`${other} ${session.id}`);
+      if (with_ === undefined || seen.has(key)) continue;
+      seen.add(key);
+      const both = mip.column(`together ${person.id} ${other} ${session.id}`, 0, { whole: false });
+      for (const one of [column, with_])
+        mip.row(
+          `both ${one} ${both}`,
+          [
+            [one, 1],
+            [both, -1],
+          ],
+          0,
+          any,
+        );
+      terms.push([both, 1]);
+      together.push({ of: [column, with_], both });
+    }
+  }
+  return { terms, together };
+}

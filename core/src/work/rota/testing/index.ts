@@ -1,0 +1,3 @@
+export * from './check.ts';
+export * from './exhaustive.ts';
+export * from './gardens.ts';
