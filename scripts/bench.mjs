@@ -2,4 +2,5 @@
 import { installPackages, must } from './setUp.mjs';
 
 installPackages();
-for (const bench of ['harvestList', 'seasonDates']) must('npx', ['tsx', `bench/src/${bench}.ts`]);
+for (const bench of ['harvestList', 'seasonDates', 'placement', 'bands', 'rota'])
+  must('npx', ['tsx', `bench/src/${bench}.ts`]);

@@ -12,8 +12,14 @@ export async function build() {
     );
     const packages = manifests.flatMap(({ dependencies = {} }) => Object.keys(dependencies));
     await bundle({
-      entryPoints: [join(root, workspace, 'src/main.ts')],
-      outfile: join(root, workspace, 'dist/main.js'),
+      // Worker threads are files of their own, beside the program that starts them.
+      entryPoints: [
+        join(root, workspace, 'src/main.ts'),
+        join(root, 'server/src/season/placement.worker.ts'),
+        join(root, 'server/src/work/rota.worker.ts'),
+      ],
+      outdir: join(root, workspace, 'dist'),
+      entryNames: '[name]',
       bundle: true,
       platform: 'node',
       format: 'esm',

@@ -6,6 +6,7 @@ import * as harvest from './harvest/index.ts';
 import * as log from './log/index.ts';
 import * as place from './place/index.ts';
 import * as season from './season/index.ts';
+import { summaries } from './summaries.ts';
 import { type RouteName, table } from './table.ts';
 import { id, type Route, type Shapes, shape, year } from './wire/index.ts';
 import * as work from './work/index.ts';
@@ -17,6 +18,8 @@ const token = z.object({ token: z.string().min(20).max(100) });
 const ofTask = z.object({ gardenId: id, id: work.taskIdShape });
 const ofTenure = z.object({ gardenId: id, bedId: id, year });
 const ofSignUp = z.object({ gardenId: id, id, personId: id });
+
+const ofProposal = z.object({ gardenId: id, id: z.string().max(60) });
 
 const shapes = {
   health: shape({ answer: health }),
@@ -73,6 +76,9 @@ const shapes = {
     bodyType: 'text/csv',
     answer: crops.cropImport,
   }),
+  seedLots: shape({ params: inGarden, answer: z.array(crops.seedLot) }),
+  saveSeedLot: shape({ params: thing, body: crops.seedLotInput, answer: crops.seedLot }),
+  removeSeedLot: shape({ params: thing }),
   setClock: shape({
     params: inGarden,
     body: place.clockInput,
@@ -103,6 +109,25 @@ const shapes = {
   removeLandmark: shape({
     params: thing,
   }),
+  saveLayout: shape({ params: inGarden, body: ground.layoutInput, answer: ground.layout }),
+  saveGroundRules: shape({ params: inGarden, body: place.groundRules, answer: place.garden }),
+  groundFile: shape({ params: inGarden, answer: z.string(), mediaType: 'application/geo+json' }),
+  importGround: shape({
+    params: inGarden,
+    query: ground.geoQuery,
+    bodyType: 'application/geo+json',
+    answer: ground.geoImport,
+  }),
+  underlays: shape({ params: inGarden, answer: z.array(ground.underlay) }),
+  addPicture: shape({
+    params: inGarden,
+    query: ground.pictureQuery,
+    bodyType: 'image/*',
+    answer: ground.underlay,
+  }),
+  saveUnderlay: shape({ params: thing, body: ground.underlayInput, answer: ground.underlay }),
+  removeUnderlay: shape({ params: thing }),
+  picture: shape({ params: thing, answer: z.unknown(), mediaType: 'image/*' }),
   people: shape({
     params: inGarden,
     answer: z.array(crew.person),
@@ -115,6 +140,8 @@ const shapes = {
   removePerson: shape({
     params: thing,
   }),
+  myTimes: shape({ params: inGarden, answer: crew.myTimes }),
+  saveMyTimes: shape({ params: inGarden, body: crew.myTimesInput, answer: crew.myTimes }),
   invite: shape({
     params: thing,
     answer: crew.invitation,
@@ -135,6 +162,15 @@ const shapes = {
     answer: z.array(season.planting),
   }),
   removePlanting: shape({ params: thing }),
+  consistency: shape({ params: inGarden, query: season.plantingQuery, answer: z.array(season.finding) }),
+  remedies: shape({ params: inGarden, query: season.remedyQuery, answer: z.array(season.remedy) }),
+  rollOver: shape({ params: inGarden, query: season.rollingQuery, answer: z.array(season.rolledPlanting) }),
+  propose: shape({ params: inGarden, body: season.proposalInput, answer: season.proposal }),
+  proposal: shape({ params: ofProposal, answer: season.proposal }),
+  stopProposal: shape({ params: ofProposal, answer: season.proposal }),
+  wishes: shape({ params: inGarden, query: season.plantingQuery, answer: z.array(season.wish) }),
+  saveWish: shape({ params: thing, body: season.wishInput, answer: season.wish }),
+  removeWish: shape({ params: thing }),
   tasks: shape({
     params: inGarden,
     query: work.taskQuery,
@@ -154,6 +190,7 @@ const shapes = {
     body: work.sessionInput,
     answer: work.session,
   }),
+  callSessions: shape({ params: inGarden, body: work.sessionsInput, answer: z.array(work.session) }),
   removeSession: shape({
     params: thing,
   }),
@@ -162,6 +199,13 @@ const shapes = {
     params: ofSignUp,
     answer: work.session,
   }),
+  tools: shape({ params: inGarden, answer: z.array(work.tool) }),
+  saveTool: shape({ params: thing, body: work.toolInput, answer: work.tool }),
+  removeTool: shape({ params: thing }),
+  makeRota: shape({ params: inGarden, body: work.rotaInput, answer: work.rota }),
+  rota: shape({ params: ofProposal, answer: work.rota }),
+  stopRota: shape({ params: ofProposal, answer: work.rota }),
+  applyRota: shape({ params: ofProposal, answer: work.rota }),
   calendarAddress: shape({ params: inGarden, answer: work.calendarAddress }),
   makeCalendarAddress: shape({ params: inGarden, answer: work.calendarAddress }),
   revokeCalendarAddress: shape({ params: inGarden, answer: work.calendarAddress }),
@@ -192,15 +236,22 @@ const shapes = {
   }),
 } satisfies Record<RouteName, Shapes>;
 
-export type Routes = { [Name in RouteName]: (typeof table)[Name] & (typeof shapes)[Name] };
+export type Routes = {
+  [Name in RouteName]: (typeof table)[Name] & (typeof shapes)[Name] & { summary: string };
+};
 
 /** Every route with what goes in and out. Server, client and OpenAPI document are made from it. */
 export const routes = Object.fromEntries(
-  (Object.keys(table) as RouteName[]).map((name) => [name, { ...table[name], ...shapes[name] }]),
+  (Object.keys(table) as RouteName[]).map((name) => [
+    name,
+    { ...table[name], ...shapes[name], summary: summaries[name] },
+  ]),
 ) as Routes satisfies Record<RouteName, Route>;
 
 type Part<Name extends RouteName, Key extends keyof Shapes> = Routes[Name][Key];
 export type ParamsOf<Name extends RouteName> = z.infer<Part<Name, 'params'>>;
 export type QueryOf<Name extends RouteName> = z.infer<Part<Name, 'query'>>;
 export type BodyOf<Name extends RouteName> = z.infer<Part<Name, 'body'>>;
+/** A body as a client sends it: what has a usual value may be left out. */
+export type SentOf<Name extends RouteName> = z.input<Part<Name, 'body'>>;
 export type AnswerOf<Name extends RouteName> = z.infer<Part<Name, 'answer'>>;

@@ -30,9 +30,9 @@ export const rotation: Choice[][] = [
 /** What plots and the small beds bear. */
 export const small: Choice[][] = [
   [choose('tomato', 'cherry', 'setPlants', 0.5), choose('lettuce', 'leaf', 'sowInPlace', 0.5)],
-  [choose('pea', 'snow', 'sowInPlace', 0.5), choose('radish', 'round', 'sowInPlace', 0.5)],
+  [choose('pea', 'snow', 'sowInPlace', 0.5), choose('carrot', 'early', 'sowInPlace', 0.5)],
   [choose('zucchini', 'yellow', 'sowInPlace', 0.5), choose('kale', 'flat', 'setPlants', 0.5)],
-  [choose('bush-bean', 'wax', 'sowInPlace', 0.5), choose('beet', 'golden', 'sowInPlace', 0.5)],
+  [choose('onion', 'red', 'setPlants', 0.5), choose('beet', 'golden', 'sowInPlace', 0.5)],
 ];
 
 /** Beyond the rotation: what stands for years, rests through the winter, or waits for another. */

@@ -5,10 +5,12 @@ import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';
 import { hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
+import { crewFactsOf, minors, tools } from './crew.ts';
 import { idMaker } from './ids.ts';
 import { demoPassword, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
 import { almanacOfBed, demoPlantings, observations } from './seasons.ts';
+import { seedLots, wishes } from './seeds.ts';
 import { sessions } from './sessions.ts';
 import { climate, record, stationName } from './weather.ts';
 
@@ -38,14 +40,19 @@ export async function loadDemo(store: Store): Promise<void> {
     headcount: person.headcount ?? 1,
     waitingSince: person.waitingSince ?? null,
     accountId: accounts.find((account) => account.email === person.signIn)?.id ?? null,
+    ...crewFactsOf(person),
   }));
   const personId = (name: string) => persons.find((person) => person.name === name)!.id;
+  for (const person of persons) {
+    const guardian = minors[person.name];
+    if (guardian) person.guardianId = personId(guardian);
+  }
 
-  const ground = beds.map(({ kind, ...bed }) => ({ ...row(), ...bed, kind }));
+  const ground = beds.map((bed) => ({ ...row(), ...bed }));
   const bedId = (name: string) => ground.find((bed) => bed.name === name)!.id;
   const holderOf = (bed: (typeof ground)[number], year: number): string | null => {
-    if (bed.kind === 'teaching') return personId('Room 4, Alder Falls Primary');
-    if (bed.kind !== 'plot') return null;
+    if (bed.tenure === 'teaching') return personId('Room 4, Alder Falls Primary');
+    if (bed.tenure !== 'plot') return null;
     // Two plots changed hands after 2024.
     const plot = Number(bed.name.split(' ')[1]) - 1;
     return personId(plotHolders[year < 2025 && plot > 9 ? plot - 2 : plot]!);
@@ -55,26 +62,32 @@ export async function loadDemo(store: Store): Promise<void> {
       ...row(),
       bedId: bed.id,
       year,
-      kind: bed.kind,
+      kind: bed.tenure,
       personId: holderOf(bed, year),
     })),
   );
 
   const loggers = persons.filter(
-    (person) => ['coordinator', 'crewLead', 'volunteer'].includes(person.role) && !person.waitingSince,
+    (person) =>
+      ['coordinator', 'crewLead', 'volunteer'].includes(person.role) &&
+      person.kind !== 'minor' &&
+      !person.waitingSince,
   );
   const planned = demoPlantings(random).map((planting) => ({
     ...planting,
     ...row(),
     bedId: bedId(planting.bed),
   }));
+  const awaited = (planting: (typeof planned)[number]) =>
+    planned.find(
+      ({ bed, year, cropId }) =>
+        bed === planting.bed && year === planting.year && cropId === planting.waitsFor,
+    )?.id ?? null;
+  // What waits for the corn climbs and creeps between it.
   const plan = planned.map((planting) => ({
     ...planting,
-    afterId:
-      planned.find(
-        (other) =>
-          other.bed === planting.bed && other.year === planting.year && other.cropId === planting.waitsFor,
-      )?.id ?? null,
+    afterId: awaited(planting),
+    betweenId: awaited(planting),
   }));
   const entryOf = (on: string) => ({
     ...row(),
@@ -116,15 +129,23 @@ export async function loadDemo(store: Store): Promise<void> {
     ...session,
     leadId: personId(lead),
     taskIds: open.splice(0, tasks),
+    rotaTaskIds: [],
+    crews: [],
   }));
   const volunteers = persons.filter(
-    (person) => person.role === 'volunteer' && person.headcount === 1 && !person.waitingSince,
+    (person) => person.role === 'volunteer' && person.kind === 'adult' && !person.waitingSince,
   );
   const signUps = sessions.flatMap(({ coming, group }, i) => {
     const who = group
       ? [personId(group)]
       : Array.from({ length: coming }, (_, n) => volunteers[(i * 7 + n) % volunteers.length]!.id);
-    return who.map((person) => ({ ...row(), sessionId: meetings[i]!.id, personId: person }));
+    return who.map((person) => ({
+      ...row(),
+      sessionId: meetings[i]!.id,
+      personId: person,
+      comes: true,
+      byRota: false,
+    }));
   });
 
   const station = {
@@ -159,7 +180,7 @@ export async function loadDemo(store: Store): Promise<void> {
     await put(tables.people, persons);
     await put(
       tables.beds,
-      ground.map(({ kind: _, ...bed }) => bed),
+      ground.map(({ tenure: _, ...bed }) => bed),
     );
     await put(tables.tenures, tenures);
     await put(
@@ -169,6 +190,18 @@ export async function loadDemo(store: Store): Promise<void> {
     await put(
       tables.plantings,
       plan.map(({ entries: _, bed: __, kind: ___, waitsFor: ____, ...planting }) => planting),
+    );
+    await put(
+      tables.wishes,
+      wishes.map((one) => ({ ...row(), ...one })),
+    );
+    await put(
+      tables.seedLots,
+      seedLots.map((lot) => ({ ...row(), ...lot })),
+    );
+    await put(
+      tables.tools,
+      tools.map(([name, count]) => ({ ...row(), name, count })),
     );
     await put(tables.sessions, meetings);
     await put(tables.signUps, signUps);

@@ -1,3 +1,5 @@
+import type { LandmarkInput } from '@unity-acre/contract/ground';
+
 /* Millrace Commons at Alder Falls: an invented garden in an invented town. */
 
 export const gardenId = '018565e9-b000-7000-8000-00000000ac4e';
@@ -35,9 +37,11 @@ const rows: [name: string, x: number, y: number, width: number, length: number, 
 
 export type BedKind = 'cooperative' | 'giving' | 'plot' | 'teaching' | 'trial' | 'pollinator';
 
+const raised = { kind: 'raised' as const, height: 2 * FOOT, soilDepth: 2 * FOOT };
+
 export const beds = rows.map(([name, x, y, width, length, kind]) => ({
   name,
-  kind,
+  tenure: kind,
   x: x * FOOT,
   y: y * FOOT,
   width: width * FOOT,
@@ -45,10 +49,39 @@ export const beds = rows.map(([name, x, y, width, length, kind]) => ({
   // The east end lies low, where cold air gathers; the school beds stand before a south wall.
   offsetC: name === 'Bed 10' ? -1.5 : kind === 'teaching' ? 1 : 0,
   note: name === 'School bed 1' ? 'Boxes 2 ft high with a flat rim: can be worked sitting.' : '',
+  form: 'rectangle' as const,
+  angle: 0,
+  points: null,
+  // The school works in boxes two feet high.
+  ...(kind === 'teaching' ? raised : { kind: 'ground' as const, height: 0, soilDepth: 1.25 * FOOT }),
 }));
 
-export const landmarks = [
-  { kind: 'tap' as const, x: 75 * FOOT, y: 12 * FOOT, width: FOOT, length: FOOT },
-  { kind: 'hedge' as const, x: 0, y: 4 * FOOT, width: 3 * FOOT, length: 66 * FOOT },
-  { kind: 'shed' as const, x: 66 * FOOT, y: 4 * FOOT, width: 9 * FOOT, length: 7 * FOOT },
+const standing = (
+  kind: LandmarkInput['kind'],
+  box: number[],
+  height: number,
+  over: Partial<LandmarkInput> = {},
+) => {
+  const [x, y, width, length] = box.map((feet) => feet * FOOT) as [number, number, number, number];
+  return {
+    kind,
+    name: '',
+    form: 'rectangle' as const,
+    x,
+    y,
+    width,
+    length,
+    angle: 0,
+    points: null,
+    height,
+    ...over,
+  };
+};
+
+export const landmarks: LandmarkInput[] = [
+  standing('tap', [75, 12, 1, 1], 0, { form: 'circle' }),
+  standing('hedge', [0, 4, 3, 66], 2.4),
+  standing('shed', [66, 4, 9, 7], 2.6),
+  standing('tree', [47, 6, 12, 12], 6, { form: 'circle', name: 'Old pear' }),
+  standing('path', [4.5, 38.5, 71, 5], 0, { name: 'Barrow path' }),
 ];

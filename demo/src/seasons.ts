@@ -58,9 +58,10 @@ const destinationsOf: Record<BedKind, Destination[]> = {
 
 /** Plantings of the bed in a year: beds of the common rotation move on one place each year. */
 function choicesFor(bed: (typeof beds)[number], index: number, year: number) {
-  if (bed.kind === 'cooperative' || bed.kind === 'giving') return rotation[(index + year) % rotation.length]!;
-  if (bed.kind === 'pollinator') return [];
-  if (bed.kind === 'trial' && year === 2026) return [];
+  if (bed.tenure === 'cooperative' || bed.tenure === 'giving')
+    return rotation[(index + year) % rotation.length]!;
+  if (bed.tenure === 'pollinator') return [];
+  if (bed.tenure === 'trial' && year === 2026) return [];
   return small[(index + year) % small.length]!;
 }
 
@@ -78,7 +79,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
         const planting: DemoPlanting = {
           ...choice,
           bed: bed.name,
-          kind: bed.kind,
+          kind: bed.tenure,
           year,
           pattern: 'rows',
           width: Math.min(bed.width, bed.length),
@@ -86,6 +87,8 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           startOn: null,
           waitsFor: waitsFor?.cropId ?? null,
           afterDays: waitsFor?.days ?? null,
+          betweenId: null,
+          pinned: false,
           note: '',
           entries: [],
         };

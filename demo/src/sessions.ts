@@ -24,6 +24,7 @@ const session = (
   lead,
   meetAt: 'The shed',
   capacity: 15,
+  children: true,
   note: '',
   coming: 6,
   tasks: 0,
@@ -58,4 +59,16 @@ export const sessions: DemoSession[] = [
     coming: 4,
     tasks: 6,
   }),
+  session('Weekday evening', '2026-06-04', '17:30', '19:30', 'Dell Okafor-Hayes', {
+    coming: 0,
+    meetAt: 'The tap',
+    children: false,
+  }),
+  session('Saturday work morning', '2026-06-06', '09:00', '11:30', 'Tobias Wren', { coming: 0 }),
+  session('Weekday evening', '2026-06-11', '17:30', '19:30', 'Dell Okafor-Hayes', {
+    coming: 0,
+    meetAt: 'The tap',
+    children: false,
+  }),
+  session('Saturday work morning', '2026-06-13', '09:00', '11:30', 'Amparo Lindqvist', { coming: 0 }),
 ];

@@ -4,7 +4,9 @@ import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
+import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
+import { rotas } from './work/index.ts';
 
 export interface Running {
   /** the address people use */
@@ -62,6 +64,8 @@ export async function start(options: StartOptions): Promise<Running> {
       const closed = new Promise((resolve) => server.close(resolve));
       server.closeIdleConnections();
       const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
+      proposals.close();
+      rotas.close();
       await closed;
       clearTimeout(grace);
       await store.close();

@@ -1,6 +1,7 @@
+import { channels, personKinds, skills, strains } from '@unity-acre/core/crew';
 import { z } from 'zod';
 import { gardenInput } from '../place/index.ts';
-import { day, id, line, roles, version, words } from '../wire/index.ts';
+import { clockTime, day, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
 
 export const email = z.string().trim().toLowerCase().max(200).pipe(z.email());
 export const password = z.string().min(10).max(200);
@@ -26,16 +27,94 @@ export const me = z.object({
   ),
 });
 
-export const personInput = z.strictObject({
-  name: line(80),
-  email: email.nullable(),
-  role: z.enum(roles),
-  household: words(80),
-  /** how many people stand behind the name: a class or a family that comes together */
-  headcount: z.number().int().min(1).max(200),
-  /** the day they joined the waiting list for a plot */
-  waitingSince: day.nullable(),
+const hours = z
+  .strictObject({ from: clockTime, to: clockTime })
+  .refine(({ from, to }) => from < to, { path: ['to'], message: 'endsBeforeStart', when: noIssueSoFar });
+
+/** When somebody can come: a week, and days on which it does not hold. */
+export const availability = z.strictObject({
+  /** null where nobody has said yet */
+  weekly: z
+    .array(hours.safeExtend({ weekday: z.number().int().min(1).max(7) }))
+    .max(30)
+    .nullable(),
+  exceptions: z
+    .array(
+      z
+        .strictObject({ first: day, last: day, hours: z.array(hours).max(4) })
+        .refine(({ first, last }) => first <= last, {
+          path: ['last'],
+          message: 'endsBeforeStart',
+          when: noIssueSoFar,
+        }),
+    )
+    .max(60),
 });
+
+/** What work sessions need to know of somebody. */
+export const crewFacts = z.strictObject({
+  kind: z.enum(personKinds).default('adult'),
+  /** of the headcount of a group */
+  children: z.number().int().min(0).max(200).default(0),
+  beginner: z.boolean().default(false),
+  skills: z.array(z.enum(skills)).max(20).default([]),
+  cannot: z.array(z.enum(strains)).max(10).default([]),
+  ratherNot: z.array(z.enum(strains)).max(10).default([]),
+  availability: availability.default({ weekly: null, exceptions: [] }),
+  /** minutes promised for the season */
+  pledged: z.number().int().min(0).max(60_000).nullable().default(null),
+  mostPerWeek: z.number().int().min(30).max(6_000).nullable().default(null),
+  /** one of them has to be there as well: a parent of somebody under age */
+  guardianId: id.nullable().default(null),
+  /** with whom they would like to work */
+  together: z.array(id).max(6).default([]),
+  phone: words(40).default(''),
+  channel: z.enum(channels).default('mail'),
+  language: z.enum(['en', 'es']).default('en'),
+});
+
+export const personInput = z
+  .strictObject({
+    name: line(80),
+    email: email.nullable(),
+    role: z.enum(roles),
+    household: words(80),
+    /** how many people stand behind the name: a class or a family that comes together */
+    headcount: z.number().int().min(1).max(200),
+    /** the day they joined the waiting list for a plot */
+    waitingSince: day.nullable(),
+    ...crewFacts.shape,
+  })
+  .superRefine((person, context) => {
+    const wrong = (path: string, message: string) =>
+      context.addIssue({ code: 'custom', path: [path], message });
+    if (person.kind !== 'minor') return;
+    // Somebody under age has no contact of their own and does not sign in: their guardian is written to.
+    if (person.email !== null) wrong('email', 'minorNoContact');
+    if (person.phone !== '') wrong('phone', 'minorNoContact');
+    if (person.role !== 'volunteer') wrong('role', 'minorIsVolunteer');
+    if (person.guardianId === null) wrong('guardianId', 'needsGuardian');
+  })
+  .refine(({ kind, headcount }) => kind === 'group' || headcount === 1, {
+    path: ['headcount'],
+    message: 'onlyGroups',
+    when: noIssueSoFar,
+  })
+  .refine(({ headcount, children }) => children <= headcount, {
+    path: ['children'],
+    message: 'moreThanHeads',
+    when: noIssueSoFar,
+  });
+
+/** What everybody says of themselves: when they can come, how much, and what is hard on them. */
+export const myTimesInput = crewFacts.pick({
+  availability: true,
+  cannot: true,
+  ratherNot: true,
+  mostPerWeek: true,
+});
+export const myTimes = myTimesInput.safeExtend({ version });
+
 export const person = personInput.safeExtend({ id, version, joined: z.boolean() });
 
 /** An invitation: the address to hand over, good once and until it expires. */
@@ -53,6 +132,9 @@ export const joinInput = z.strictObject({ password });
 export type SetUpInput = z.infer<typeof setUpInput>;
 export type SignInInput = z.infer<typeof signInInput>;
 export type Me = z.infer<typeof me>;
+export type CrewFacts = z.infer<typeof crewFacts>;
+export type MyTimes = z.infer<typeof myTimes>;
+export type MyTimesInput = z.infer<typeof myTimesInput>;
 export type PersonInput = z.infer<typeof personInput>;
 export type Person = z.infer<typeof person>;
 export type InvitationView = z.infer<typeof invitationView>;

@@ -1,6 +1,6 @@
 import { cropPatch } from '@unity-acre/core/crops';
 import { z } from 'zod';
-import { id, version } from '../wire/index.ts';
+import { day, id, version, words } from '../wire/index.ts';
 
 export const cropId = z.string().regex(/^[a-z0-9-]{1,60}$/, 'notACropId');
 
@@ -24,6 +24,28 @@ export const cropImport = z.object({
   ),
 });
 
+export const seedUnits = ['seeds', 'g'] as const;
+/** A packet or jar in the seed box. */
+export const seedLotInput = z.strictObject({
+  cropId: z.string().max(60),
+  varietyId: z.string().max(60),
+  /** where it is from: a seller, a swap, the garden itself */
+  source: words(80),
+  /** the year it was packed for, or harvested in */
+  year: z.number().int().min(1980).max(2200),
+  amount: z.number().min(0).max(1e7),
+  unit: z.enum(seedUnits),
+  /** share that came up in a test, 0 to 1; null where nobody tested */
+  germination: z.number().min(0).max(1).nullable(),
+  testedOn: day.nullable(),
+  /** true for seed saved in the garden */
+  saved: z.boolean(),
+  note: words(200),
+});
+export const seedLot = seedLotInput.safeExtend({ id, version });
+
+export type SeedLotInput = z.infer<typeof seedLotInput>;
+export type SeedLot = z.infer<typeof seedLot>;
 export type OwnCropInput = z.infer<typeof ownCropInput>;
 export type OwnCrop = z.infer<typeof ownCrop>;
 export type CropImport = z.infer<typeof cropImport>;

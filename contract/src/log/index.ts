@@ -65,6 +65,11 @@ export type ChangeThing =
   | 'bed'
   | 'tenure'
   | 'landmark'
+  | 'layout'
+  | 'underlay'
+  | 'groundRules'
+  | 'seedLot'
+  | 'wish'
   | 'garden'
   | 'climate'
   | 'rules'
@@ -77,6 +82,8 @@ export type ChangeThing =
   | 'task'
   | 'session'
   | 'signUp'
+  | 'rota'
+  | 'tool'
   | 'change'
   | EntryKind;
 export type ChangeDeed =
@@ -86,6 +93,7 @@ export type ChangeDeed =
   | 'done'
   | 'reopened'
   | 'made'
+  | 'applied'
   | 'takenBack'
   | 'undone'
   | 'logged'

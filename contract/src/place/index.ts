@@ -1,4 +1,5 @@
 import { isTimeZone } from '@unity-acre/core/calendar';
+import { type GroundRules as GroundUse, pathWidths, reaches } from '@unity-acre/core/ground';
 import { type Climate, frostsInOrder, skipReasons, stationUnits } from '@unity-acre/core/place';
 import {
   cucurbitSchools,
@@ -62,6 +63,14 @@ export const rulesInput = z.strictObject({
   evidence: z.enum(evidenceSchools),
 });
 
+/** Who uses the ground and so what is wide or narrow, and which way the plan lies. */
+export const groundRules = z.strictObject({
+  reach: z.enum(Object.keys(reaches) as GroundUse['reach'][]),
+  paths: z.enum(Object.keys(pathWidths) as GroundUse['paths'][]),
+  /** degrees that true north lies clockwise from the top of the plan */
+  north: z.number().min(-180).max(180),
+});
+
 /** A station's record as the garden holds it. */
 export const stationRecord = z.object({
   name: z.string(),
@@ -83,6 +92,8 @@ export const garden = gardenInput.safeExtend({
   /** true where the clock is set by hand, as in the demo */
   clockIsSet: z.boolean(),
   rules: rulesInput,
+  /** who uses the ground, and which way it lies; the room `ground` has the words */
+  ground: groundRules,
   normals: normalsInput.shape.normals,
   record: stationRecord.nullable(),
   /** the climate that dates are reckoned from, reduced from the best that is known */
@@ -126,6 +137,7 @@ export const weather = z.object({
 export type GardenInput = z.infer<typeof gardenInput>;
 export type Garden = z.infer<typeof garden>;
 export type NormalsInput = z.infer<typeof normalsInput>;
+export type GroundRules = z.infer<typeof groundRules>;
 export type RulesInput = z.infer<typeof rulesInput>;
 export type StationReport = z.infer<typeof stationReport>;
 export type Weather = z.infer<typeof weather>;

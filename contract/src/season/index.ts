@@ -1,10 +1,16 @@
 import { methods, turns } from '@unity-acre/core/crops';
-import type { Pattern } from '@unity-acre/core/ground';
-import { milestoneKinds, type Reason } from '@unity-acre/core/season';
+import { patterns } from '@unity-acre/core/ground';
+import {
+  type Finding,
+  milestoneKinds,
+  type Reason,
+  type Remedy,
+  rollings,
+  type Unmet,
+} from '@unity-acre/core/season';
 import { z } from 'zod';
+import { tenureKinds } from '../ground/index.ts';
 import { day, id, size, version, words, year } from '../wire/index.ts';
-
-export const patterns = ['rows', 'square', 'staggered'] as const satisfies readonly Pattern[];
 
 export const plantingInput = z.strictObject({
   cropId: z.string().max(60),
@@ -22,6 +28,10 @@ export const plantingInput = z.strictObject({
   afterId: id.nullable(),
   /** days from its emergence to that stage */
   afterDays: z.number().int().min(0).max(120).nullable(),
+  /** the planting between whose rows this one grows, so that it takes no ground of its own */
+  betweenId: id.nullable(),
+  /** true where its place and time were chosen by hand and a proposal leaves them alone */
+  pinned: z.boolean(),
   note: words(500),
 });
 
@@ -62,14 +72,113 @@ export const planting = plantingInput.safeExtend({
   overdueAfter: day.nullable(),
 });
 
-/** Several new plantings planned together: a series, or crops that wait for one another. Undone together too. */
+/**
+ * Several plantings planned, changed and removed together: a series, crops that wait for one another, a proposal. Undone
+ * together too. Each that exists names the version it was changed from; a new one has none.
+ */
 export const plantingsInput = z.strictObject({
-  plantings: z.array(plantingInput.safeExtend({ id })).min(1).max(40),
+  plantings: z.array(plantingInput.safeExtend({ id, version: version.nullable().default(null) })).max(400),
+  remove: z.array(z.strictObject({ id, version })).max(400).default([]),
+});
+
+export const wishMeasures = ['plants', 'area', 'weekly'] as const;
+
+const wishFields = z.strictObject({
+  year: z.number().int().min(1990).max(2200),
+  cropId: z.string().max(60),
+  varietyId: z.string().max(60),
+  by: z.enum(wishMeasures),
+  /** plants, square metres, or grams a week */
+  amount: z.number().positive().max(1e9),
+  /** the span a weekly amount is wanted over; null for as long as the crop gives */
+  from: day.nullable(),
+  until: day.nullable(),
+  /** the kind of bed it is for; null for any that everybody works */
+  tenure: z.enum(tenureKinds).nullable(),
+  /** how much it matters, from 1 to 5 */
+  weight: z.number().int().min(1).max(5),
+  note: words(200),
+});
+/** What the garden wishes to grow in a season, before it has a place. */
+export const wishInput = wishFields.superRefine((wish, context) => {
+  if (wish.from !== null && wish.until !== null && wish.from >= wish.until) {
+    context.addIssue({ code: 'custom', path: ['until'], message: 'endsBeforeStart' });
+  }
+});
+export const wish = wishFields.extend({ id, version });
+
+/** A season's findings, each with what would end it; the core's types say which parameters a code has. */
+export const finding = z.looseObject({
+  code: z.string(),
+  bedId: id.nullable(),
+  plantingIds: z.array(id),
+}) as unknown as z.ZodType<Finding>;
+export const remedyQuery = z.object({ year, key: z.string().max(4000) });
+export const remedy = z.looseObject({ kind: z.string(), plantingId: id }) as unknown as z.ZodType<Remedy>;
+
+/** How a placement is to be looked for. */
+export const proposalInput = z.strictObject({
+  year,
+  /** true where plantings that are neither pinned nor begun may give way */
+  afresh: z.boolean(),
+  /** how near to the best is near enough, 0 to 0.2 */
+  gap: z.number().min(0).max(0.2),
+  /** seconds after which the best found so far is taken */
+  seconds: z.number().int().min(1).max(300),
+});
+export const proposalStates = ['working', 'done', 'stopped', 'failed'] as const;
+const unmet = z.looseObject({ wishId: id, why: z.string() }) as unknown as z.ZodType<Unmet>;
+/** How the looking stands, and what was found so far. */
+export const proposal = z.object({
+  id: z.string(),
+  state: z.enum(proposalStates),
+  seconds: z.number(),
+  /** distance between what was found and what could at best be, as a share; null before anything is known */
+  gap: z.number().nullable(),
+  /** true where nothing better than within the wanted gap can be */
+  proved: z.boolean(),
+  /** null until the first placement stands */
+  placement: z
+    .object({
+      plantings: z.array(
+        plantingInput.safeExtend({
+          id,
+          wishId: id,
+          plants: z.number().int(),
+          from: day,
+          until: day,
+          firstPick: day.nullable(),
+        }),
+      ),
+      /** plantings that give way */
+      gone: z.array(z.object({ id, version })),
+      unmet: z.array(unmet),
+      met: z.number(),
+      wanted: z.number(),
+      /** expected grams in each week from the season's first day on */
+      weeks: z.array(z.number()),
+      seasonFirst: day,
+    })
+    .nullable(),
+});
+
+/** How next year is made from this one. */
+export const rollingQuery = z.object({ year, by: z.enum(rollings) });
+export const rolledPlanting = z.object({
+  planting: plantingInput,
+  /** the planting it is rolled on from */
+  fromId: id,
+  tooSoon: z.number().int().nullable(),
 });
 
 export const plantingQuery = z.object({ year });
 
 export type PlantingInput = z.infer<typeof plantingInput>;
 export type PlantingsInput = z.infer<typeof plantingsInput>;
+export type WishInput = z.infer<typeof wishInput>;
+export type Wish = z.infer<typeof wish>;
+export type ProposalInput = z.infer<typeof proposalInput>;
+export type Proposal = z.infer<typeof proposal>;
+export type RolledPlanting = z.infer<typeof rolledPlanting>;
 export type Planting = z.infer<typeof planting>;
 export { window as windowShape };

@@ -22,6 +22,7 @@ export const problems = {
   wrongOrigin: 403,
   notFound: 404,
   stale: 409,
+  rotaStale: 409,
   taken: 409,
   full: 409,
   cannotUndo: 409,

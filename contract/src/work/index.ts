@@ -1,4 +1,10 @@
-import { taskKinds } from '@unity-acre/core/work';
+import {
+  type GoalName,
+  goalNames,
+  type PersonReason,
+  type TaskReason,
+  taskKinds,
+} from '@unity-acre/core/work';
 import { z } from 'zod';
 import { windowShape } from '../season/index.ts';
 import { clockTime, day, id, line, noIssueSoFar, version, words, year } from '../wire/index.ts';
@@ -30,15 +36,23 @@ export const taskQuery = z.object({ year });
 export const taskMarkInput = z.strictObject({ doneOn: day.nullable() });
 export { taskIdShape };
 
+const crew = z.object({
+  taskId: taskIdShape,
+  members: z.array(z.object({ personId: id, minutes: z.number().int() })),
+});
+
 export const sessionInput = z
   .strictObject({
     title: line(80),
     on: day,
     from: clockTime,
     to: clockTime,
+    /** in words; where it names a bed or a landmark, the walk from there is reckoned */
     meetAt: words(80),
     leadId: id.nullable(),
     capacity: z.number().int().min(1).max(200),
+    /** whether children may come */
+    children: z.boolean().default(true),
     taskIds: z.array(taskIdShape).max(100),
     note: words(1000),
   })
@@ -48,11 +62,86 @@ export const sessionInput = z
     when: noIssueSoFar,
   });
 
+/** Several sessions called together, such as one every week; undone together too. */
+export const sessionsInput = z.strictObject({
+  sessions: z.array(sessionInput.safeExtend({ id })).min(1).max(60),
+});
+
 export const session = sessionInput.safeExtend({
   id,
   version,
   lead: z.string().nullable(),
-  signUps: z.array(z.object({ personId: id, name: z.string(), headcount: z.number().int() })),
+  signUps: z.array(
+    z.object({
+      personId: id,
+      /** empty for somebody under age, but to those who look after them */
+      name: z.string(),
+      headcount: z.number().int(),
+      /** true where a rota put them there, and a later one may take them out again */
+      byRota: z.boolean(),
+    }),
+  ),
+  /** tasks that a rota put there, and a later one may move */
+  rotaTaskIds: z.array(taskIdShape),
+  /** who is at which task, for how many minutes; none where no rota was made */
+  crews: z.array(crew),
+});
+
+export const toolInput = z.strictObject({ name: line(40), count: z.number().int().min(0).max(500) });
+export const tool = toolInput.safeExtend({ id, version });
+
+export const rotaInput = z
+  .strictObject({
+    from: day,
+    until: day,
+    /** keeps what was promised before more work is done */
+    repairing: z.boolean().default(false),
+    /** for the solver, all goals together */
+    seconds: z.number().min(1).max(300).default(30),
+  })
+  .refine(({ from, until }) => from <= until, {
+    path: ['until'],
+    message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  });
+
+// Reasons are codes with parameters; the core's types say which go together.
+const taskReason = z.looseObject({ taskId: taskIdShape }) as unknown as z.ZodType<TaskReason>;
+const personReason = z.looseObject({ personId: id }) as unknown as z.ZodType<PersonReason>;
+
+/** A rota that is being made or was made, to be looked at before it is applied. */
+export const rota = z.object({
+  id: z.string(),
+  state: z.enum(['working', 'done', 'stopped', 'failed']),
+  seconds: z.number(),
+  from: day,
+  until: day,
+  applied: z.boolean(),
+  /** true where goals about people were reached, and proved, for days of the work that were settled before */
+  daysSettled: z.boolean(),
+  /** what there was to choose from */
+  size: z.object({ people: z.number(), sessions: z.number(), tasks: z.number() }),
+  /** the goals reached so far, the greatest first */
+  goals: z.array(
+    z.object({
+      name: z.enum(goalNames) as z.ZodType<GoalName>,
+      worth: z.number(),
+      bound: z.number(),
+      proved: z.boolean(),
+    }),
+  ),
+  sessions: z.array(
+    z.object({
+      sessionId: id,
+      taskIds: z.array(taskIdShape),
+      people: z.array(z.object({ personId: id, isNew: z.boolean() })),
+      /** who was expected and no longer is */
+      dropped: z.array(id),
+      crews: z.array(crew),
+    }),
+  ),
+  tasksLeft: z.array(taskReason),
+  peopleLeft: z.array(personReason),
 });
 
 /** The private calendar address of one's sessions; null while there is none. */
@@ -60,4 +149,7 @@ export const calendarAddress = z.object({ address: z.string().nullable() });
 
 export type TaskView = z.infer<typeof task>;
 export type SessionInput = z.infer<typeof sessionInput>;
+export type Tool = z.infer<typeof tool>;
+export type ToolInput = z.infer<typeof toolInput>;
+export type Rota = z.infer<typeof rota>;
 export type Session = z.infer<typeof session>;

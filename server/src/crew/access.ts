@@ -1,4 +1,5 @@
-import type { Me } from '@unity-acre/contract/crew';
+import { crewFacts, type Me } from '@unity-acre/contract/crew';
+import { defaultGroundRules } from '@unity-acre/core/ground';
 import { defaultRules } from '@unity-acre/core/season';
 import { v7 as newId } from 'uuid';
 import type { Store } from '../database/store.ts';
@@ -49,6 +50,7 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
             gardenId: body.id,
             version: 1,
             rules: defaultRules,
+            ground: { ...defaultGroundRules, north: 0 },
             normals: null,
             recordId: null,
             setToday: null,
@@ -65,6 +67,7 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
             headcount: 1,
             waitingSince: null,
             accountId: account.id,
+            ...crewFacts.parse({}),
           });
         }),
       );

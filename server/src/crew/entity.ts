@@ -1,6 +1,7 @@
 import type { Role } from '@unity-acre/contract';
+import type { CrewFacts } from '@unity-acre/contract/crew';
 import { EntitySchema } from 'typeorm';
-import { gardenRow, key, maybe, refersTo, text, whole } from '../database/columns.ts';
+import { flag, gardenRow, json, key, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 /** A password and an e-mail; one account may stand behind a person in each of several gardens. */
@@ -18,7 +19,7 @@ export interface SignInEntity {
   expiresAt: string;
 }
 
-export interface PersonEntity extends GardenRow {
+export interface PersonEntity extends GardenRow, CrewFacts {
   name: string;
   email: string | null;
   role: Role;
@@ -47,6 +48,9 @@ export const signIns = new EntitySchema<SignInEntity>({
   columns: { tokenHash: key(), accountId: text(), expiresAt: text() },
 });
 
+/** When those can come who were here before anybody was asked. */
+const UNSAID = '{"weekly":null,"exceptions":[]}';
+
 export const people = new EntitySchema<PersonEntity>({
   name: 'person',
   foreignKeys: refersTo('person', { gardenId: 'garden', accountId: 'account' }),
@@ -59,6 +63,20 @@ export const people = new EntitySchema<PersonEntity>({
     headcount: whole(),
     waitingSince: maybe(text()),
     accountId: maybe(text()),
+    kind: { ...text(), default: 'adult' },
+    children: { ...whole(), default: 0 },
+    beginner: { ...flag(), default: false },
+    skills: { ...json(), default: '[]' },
+    cannot: { ...json(), default: '[]' },
+    ratherNot: { ...json(), default: '[]' },
+    availability: { ...json(), default: UNSAID },
+    pledged: maybe(whole()),
+    mostPerWeek: maybe(whole()),
+    guardianId: maybe(text()),
+    together: { ...json(), default: '[]' },
+    phone: { ...text(), default: '' },
+    channel: { ...text(), default: 'mail' },
+    language: { ...text(), default: 'en' },
   },
   indices: [
     { name: 'person_email', columns: ['gardenId', 'email'], unique: true },

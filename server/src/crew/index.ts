@@ -1,2 +1,6 @@
 export { access, type DemoSignIns } from './access.ts';
-export { peopleRoutes } from './people.ts';
+
+import { myTimesRoutes } from './myTimes.ts';
+import { peopleRoutes as lists } from './people.ts';
+
+export const peopleRoutes = { ...lists, ...myTimesRoutes };

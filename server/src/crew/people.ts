@@ -1,8 +1,8 @@
-import type { Person } from '@unity-acre/contract/crew';
-import { type EntityManager, IsNull, Not } from 'typeorm';
+import type { Person, PersonInput } from '@unity-acre/contract/crew';
+import { type EntityManager, In, IsNull, Not } from 'typeorm';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import { calendarAddresses, signUps } from '../work/entity.ts';
+import { calendarAddresses, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
 import { invitations, type PersonEntity, people } from './entity.ts';
 
@@ -26,15 +26,49 @@ async function keepACoordinator(manager: EntityManager, leaving: PersonEntity): 
   if (left === 0) throw invalid('role', 'lastCoordinator');
 }
 
+/** The people somebody refers to are of this garden: a grown guardian, and those they would like to work with. */
+async function checkOthers(
+  manager: EntityManager,
+  gardenId: string,
+  id: string,
+  body: PersonInput,
+): Promise<void> {
+  if (body.guardianId !== null) {
+    const guardian = await manager.findOneBy(people, { id: body.guardianId, gardenId });
+    if (guardian?.kind !== 'adult' || guardian.id === id) throw invalid('guardianId', 'unknownGuardian');
+  }
+  if (body.kind !== 'adult' && (await manager.existsBy(people, { gardenId, guardianId: id })))
+    throw invalid('kind', 'isGuardian');
+  const others = new Set(body.together);
+  if ((await manager.countBy(people, { gardenId, id: In([...others]) })) !== others.size)
+    throw invalid('together', 'unknownPerson');
+}
+
+/** Those under age are seen by coordinators, and by who leads a session they have signed up for. */
+async function seenBy(
+  manager: EntityManager,
+  { id, role, gardenId }: PersonEntity,
+  rows: PersonEntity[],
+): Promise<PersonEntity[]> {
+  if (role === 'coordinator' || !rows.some(({ kind }) => kind === 'minor')) return rows;
+  const led = await manager.findBy(sessions, { gardenId, leadId: id });
+  const coming = await manager.findBy(signUps, {
+    sessionId: In(led.map((session) => session.id)),
+    comes: true,
+  });
+  const known = new Set(coming.map(({ personId }) => personId));
+  return rows.filter(({ kind, id: personId }) => kind !== 'minor' || known.has(personId));
+}
+
 type PeopleRoutes = Pick<Handlers, 'people' | 'savePerson' | 'removePerson' | 'invite'>;
 
 export const peopleRoutes: PeopleRoutes = {
-  people: async ({ store, params }) => {
+  people: async ({ store, params, member }) => {
     const rows = await store.manager.find(people, {
       where: { gardenId: params.gardenId },
       order: { name: 'ASC' },
     });
-    return rows.map(personView);
+    return (await seenBy(store.manager, member.person, rows)).map(personView);
   },
 
   savePerson: ({ params, body, ifMatch, change }) =>
@@ -47,6 +81,7 @@ export const peopleRoutes: PeopleRoutes = {
         const same = await manager.findOneBy(people, { gardenId: params.gardenId, email: body.email });
         if (same && same.id !== params.id) throw invalid('email', 'emailTaken');
       }
+      await checkOthers(manager, params.gardenId, params.id, body);
       const values = { ...body, accountId: known?.accountId ?? null };
       return personView(await writing.put(people, params.id, values, ifMatch));
     }),
@@ -56,6 +91,8 @@ export const peopleRoutes: PeopleRoutes = {
     await change('person.removed', known?.name ?? '', async (writing) => {
       const { manager } = writing;
       if (known) await keepACoordinator(manager, known);
+      if (await manager.existsBy(people, { gardenId: params.gardenId, guardianId: params.id }))
+        throw invalid('guardianId', 'isGuardian');
       for (const row of await manager.findBy(signUps, { personId: params.id, gardenId: params.gardenId })) {
         await writing.removeFound(signUps, row);
       }

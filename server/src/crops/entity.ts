@@ -1,6 +1,7 @@
+import type { SeedLotInput } from '@unity-acre/contract/crops';
 import type { CropPatch } from '@unity-acre/core/crops';
 import { EntitySchema } from 'typeorm';
-import { gardenRow, json, text } from '../database/columns.ts';
+import { flag, gardenRow, json, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export interface OwnCropEntity extends GardenRow {
@@ -12,4 +13,25 @@ export const ownCrops = new EntitySchema<OwnCropEntity>({
   name: 'own_crop',
   columns: { ...gardenRow(), cropId: text(), patch: json() },
   indices: [{ name: 'own_crop_once', columns: ['gardenId', 'cropId'], unique: true }],
+});
+
+export type SeedLotEntity = GardenRow & SeedLotInput;
+
+export const seedLots = new EntitySchema<SeedLotEntity>({
+  name: 'seed_lot',
+  foreignKeys: refersTo('seed_lot', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    cropId: text(),
+    varietyId: text(),
+    source: text(),
+    year: whole(),
+    amount: real(),
+    unit: text(),
+    germination: maybe(real()),
+    testedOn: maybe(text()),
+    saved: flag(),
+    note: longText(),
+  },
+  indices: [{ name: 'seed_lot_garden', columns: ['gardenId'] }],
 });

@@ -11,6 +11,7 @@ import { plantings } from '../season/entity.ts';
 import { catalogueOf } from './catalogue.ts';
 import { type OwnCropEntity, ownCrops } from './entity.ts';
 import { readCrops, writeCrops } from './file.ts';
+import { seedLotRoutes } from './seedLots.ts';
 
 /** The largest file of crops taken, bytes: the whole catalogue is a tenth of it. */
 const CROP_FILE_BYTES = 2_000_000;
@@ -42,7 +43,7 @@ async function keepsPlantings(manager: EntityManager, gardenId: string): Promise
   }
 }
 
-export const cropRoutes: Pick<
+const catalogueRoutes: Pick<
   Handlers,
   'ownCrops' | 'saveOwnCrop' | 'removeOwnCrop' | 'cropFile' | 'importCrops'
 > = {
@@ -90,3 +91,5 @@ export const cropRoutes: Pick<
     });
   },
 };
+
+export const cropRoutes = { ...catalogueRoutes, ...seedLotRoutes };

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Harness, newId, type TestGarden } from '../testing/harness.ts';
+import { Harness, newId, plainBed, type TestGarden } from '../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -10,7 +10,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-const bedBody = (name: string, x = 0) => ({ name, x, y: 0, width: 1.3, length: 7, offsetC: 0, note: '' });
+const bedBody = (name: string, x = 0) => ({ ...plainBed, name, x, width: 1.3, length: 7 });
 
 describe('writes by client-made ids', () => {
   it('are the same row, once or five times', async () => {

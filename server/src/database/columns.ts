@@ -1,7 +1,7 @@
 import type { EntitySchemaColumnOptions, EntitySchemaOptions } from 'typeorm';
 
 /* Column kinds that mean the same in SQLite and in PostgreSQL. */
-const column = (type: 'varchar' | 'text' | 'integer' | 'double precision' | 'simple-json') => ({
+const column = (type: 'varchar' | 'text' | 'integer' | 'double precision' | 'simple-json' | 'boolean') => ({
   type,
   nullable: false as boolean,
 });
@@ -11,6 +11,7 @@ export const longText = (): EntitySchemaColumnOptions => column('text');
 export const whole = (): EntitySchemaColumnOptions => column('integer');
 export const real = (): EntitySchemaColumnOptions => column('double precision');
 export const json = (): EntitySchemaColumnOptions => column('simple-json');
+export const flag = (): EntitySchemaColumnOptions => column('boolean');
 export const maybe = (options: EntitySchemaColumnOptions): EntitySchemaColumnOptions => ({
   ...options,
   nullable: true,

@@ -6,7 +6,7 @@ import { defaultRules } from '@unity-acre/core/season';
 import Database from 'better-sqlite3';
 import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { beds } from '../ground/entity.ts';
+import { beds, landmarks } from '../ground/entity.ts';
 import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
 import { Harness, newId, observation } from '../testing/harness.ts';
@@ -164,6 +164,7 @@ describe('a database of the first version', () => {
     await source.query(
       "INSERT INTO planting VALUES ('p1', 'g1', 1, 'pea', 'snap', 'b1', 2026, 'spring', 'sowInPlace', 'rows', 1.2, 6, NULL, '')",
     );
+    await source.query("INSERT INTO landmark VALUES ('m1', 'g1', 1, 'hedge', 0, 0, 1, 20)");
     await source.destroy();
 
     const store = await openStore(folder);
@@ -178,10 +179,20 @@ describe('a database of the first version', () => {
     expect(await store.manager.findOneByOrFail(beds, { id: 'b1' })).toMatchObject({
       length: 7.3,
       offsetC: 0,
+      form: 'rectangle',
+      points: null,
+      kind: 'ground',
+      soilDepth: null,
+    });
+    expect(await store.manager.findOneByOrFail(landmarks, { id: 'm1' })).toMatchObject({
+      height: 1.8,
+      name: '',
     });
     expect(await store.manager.findOneByOrFail(plantings, { id: 'p1' })).toMatchObject({
       cropId: 'pea',
       afterId: null,
+      betweenId: null,
+      pinned: false,
     });
     await store.close();
   });

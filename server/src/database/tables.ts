@@ -1,16 +1,17 @@
 import { accounts, invitations, people, signIns } from '../crew/entity.ts';
-import { ownCrops } from '../crops/entity.ts';
-import { beds, landmarks, tenures } from '../ground/entity.ts';
+import { ownCrops, seedLots } from '../crops/entity.ts';
+import { beds, landmarks, pictures, tenures, underlays } from '../ground/entity.ts';
 import { changes, entries } from '../log/entity.ts';
 import { gardens, stationRecords } from '../place/entity.ts';
-import { plantings } from '../season/entity.ts';
-import { calendarAddresses, sessions, signUps, taskMarks } from '../work/entity.ts';
+import { plantings, wishes } from '../season/entity.ts';
+import { calendarAddresses, sessions, signUps, taskMarks, tools } from '../work/entity.ts';
 
 /** Every table, by the name of its entity schema. */
 export const tables = {
   gardens,
   stationRecords,
   ownCrops,
+  seedLots,
   accounts,
   signIns,
   people,
@@ -18,9 +19,13 @@ export const tables = {
   beds,
   tenures,
   landmarks,
+  pictures,
+  underlays,
   plantings,
+  wishes,
   sessions,
   taskMarks,
+  tools,
   signUps,
   calendarAddresses,
   entries,

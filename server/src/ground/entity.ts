@@ -1,13 +1,23 @@
-import type { BedInput, LandmarkInput, TenureInput } from '@unity-acre/contract/ground';
+import type { BedInput, LandmarkInput, TenureInput, UnderlayInput } from '@unity-acre/contract/ground';
 import { EntitySchema } from 'typeorm';
-import { gardenRow, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
+import { gardenRow, json, key, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export type BedEntity = GardenRow & BedInput;
 export type TenureEntity = GardenRow & TenureInput & { bedId: string; year: number };
 export type LandmarkEntity = GardenRow & LandmarkInput;
+export type UnderlayEntity = GardenRow & UnderlayInput & { pictureId: string; width: number; height: number };
 
-const rectangle = () => ({ x: real(), y: real(), width: real(), length: real() });
+const shape = () => ({
+  x: real(),
+  y: real(),
+  width: real(),
+  length: real(),
+  form: { ...text(), default: 'rectangle' },
+  angle: { ...real(), default: 0 },
+  points: maybe(json()),
+  height: { ...real(), default: 0 },
+});
 
 export const beds = new EntitySchema<BedEntity>({
   name: 'bed',
@@ -15,7 +25,9 @@ export const beds = new EntitySchema<BedEntity>({
   columns: {
     ...gardenRow(),
     name: text(),
-    ...rectangle(),
+    ...shape(),
+    kind: { ...text(), default: 'ground' },
+    soilDepth: maybe(real()),
     offsetC: { ...real(), default: 0 },
     note: longText(),
   },
@@ -35,6 +47,38 @@ export const tenures = new EntitySchema<TenureEntity>({
 export const landmarks = new EntitySchema<LandmarkEntity>({
   name: 'landmark',
   foreignKeys: refersTo('landmark', { gardenId: 'garden' }),
-  columns: { ...gardenRow(), kind: text(), ...rectangle() },
+  columns: { ...gardenRow(), kind: text(), name: { ...text(), default: '' }, ...shape() },
   indices: [{ name: 'landmark_garden', columns: ['gardenId'] }],
+});
+
+/** How a picture lies under the plan. The picture itself stands in a row of its own, which is never changed. */
+export const underlays = new EntitySchema<UnderlayEntity>({
+  name: 'underlay',
+  foreignKeys: refersTo('underlay', { gardenId: 'garden', pictureId: 'picture' }),
+  columns: {
+    ...gardenRow(),
+    pictureId: text(),
+    width: whole(),
+    height: whole(),
+    x: real(),
+    y: real(),
+    metresPerPixel: real(),
+    angle: real(),
+    strength: real(),
+  },
+  indices: [{ name: 'underlay_garden', columns: ['gardenId'] }],
+});
+
+export interface PictureEntity {
+  id: string;
+  gardenId: string;
+  kind: string;
+  /** base64 */
+  content: string;
+}
+
+export const pictures = new EntitySchema<PictureEntity>({
+  name: 'picture',
+  columns: { id: key(), gardenId: text(), kind: text(), content: longText() },
+  indices: [{ name: 'picture_garden', columns: ['gardenId'] }],
 });

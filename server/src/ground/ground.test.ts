@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Harness, newId, type TestGarden } from '../testing/harness.ts';
+import { Harness, newId, plainBed, type TestGarden } from '../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -17,7 +17,7 @@ describe('beds', () => {
     [{ x: 'left' }, 'x', 'wrongType'],
     [{ name: '' }, 'name', 'required'],
   ])('are refused with %o at %s', async (over, field, code) => {
-    const body = { name: 'Odd', x: 0, y: 0, width: 1, length: 2, offsetC: 0, note: '', ...over };
+    const body = { ...plainBed, name: 'Odd', ...over };
     const { status, problem } = await garden.ask('saveBed', { params: { id: newId() }, body });
     expect(status).toBe(422);
     expect(problem.errors).toEqual([expect.objectContaining({ field, code })]);
@@ -29,7 +29,7 @@ describe('beds', () => {
     expect(names).toEqual(['Bed 1', 'Bed 2', 'Bed 10']);
     const again = await garden.ask('saveBed', {
       params: { id: newId() },
-      body: { name: 'Bed 2', x: 0, y: 0, width: 1, length: 1, offsetC: 0, note: '' },
+      body: { ...plainBed, name: 'Bed 2' },
     });
     expect(again.problem.errors).toEqual([expect.objectContaining({ field: 'name', code: 'nameTaken' })]);
   });
@@ -66,11 +66,24 @@ describe('beds', () => {
   });
 });
 
+const tap = {
+  kind: 'tap',
+  name: '',
+  form: 'circle',
+  x: 1,
+  y: 2,
+  width: 0.3,
+  length: 0.3,
+  angle: 0,
+  points: null,
+  height: 0,
+};
+
 it('keeps taps and hedges', async () => {
   const id = newId();
   await garden.ok('saveLandmark', {
     params: { id },
-    body: { kind: 'tap', x: 1, y: 2, width: 0.3, length: 0.3 },
+    body: tap,
   });
   expect(await garden.ok('landmarks')).toMatchObject([{ kind: 'tap', x: 1 }]);
   await garden.ok('removeLandmark', { params: { id }, ifMatch: 1 });

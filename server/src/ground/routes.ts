@@ -1,45 +1,20 @@
-import type { Bed, Landmark } from '@unity-acre/contract/ground';
-import { group } from 'd3-array';
-import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { people } from '../crew/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { entries } from '../log/entity.ts';
 import { plantings } from '../season/entity.ts';
-import { beds, type LandmarkEntity, landmarks, type TenureEntity, tenures } from './entity.ts';
+import { beds, landmarks, tenures } from './entity.ts';
+import { layoutRoutes } from './layout.ts';
+import { underlayRoutes } from './underlay.ts';
+import { bedViews, landmarkView } from './views.ts';
 
-const landmarkView = ({ gardenId: _, ...row }: LandmarkEntity): Landmark => row;
-
-/** Beds by their names as people read them (Bed 2 before Bed 10), each with its tenure by season. */
-async function bedViews(manager: EntityManager, gardenId: string, only?: string): Promise<Bed[]> {
-  const rows = await manager.findBy(beds, only ? { gardenId, id: only } : { gardenId });
-  const held = await manager.findBy(tenures, only ? { gardenId, bedId: only } : { gardenId });
-  const names = new Map(
-    (await manager.find(people, { where: { gardenId }, select: { id: true, name: true } })).map((p) => [
-      p.id,
-      p.name,
-    ]),
-  );
-  const byBed = group(held, (row) => row.bedId);
-  const tenureView = ({ gardenId: _, bedId: __, ...row }: TenureEntity) => ({
-    ...row,
-    holder: row.personId ? (names.get(row.personId) ?? null) : null,
-  });
-  return rows
-    .map(({ gardenId: _, ...bed }) => ({
-      ...bed,
-      tenures: (byBed.get(bed.id) ?? []).sort((a, b) => b.year - a.year).map(tenureView),
-    }))
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
-}
-
-type GroundRoutes = Pick<
+type BedRoutes = Pick<
   Handlers,
   'beds' | 'saveBed' | 'removeBed' | 'saveTenure' | 'landmarks' | 'saveLandmark' | 'removeLandmark'
 >;
 
-export const groundRoutes: GroundRoutes = {
+const bedRoutes: BedRoutes = {
   beds: ({ store, params }) => bedViews(store.manager, params.gardenId),
 
   saveBed: ({ params, body, ifMatch, change }) =>
@@ -90,3 +65,5 @@ export const groundRoutes: GroundRoutes = {
     return { ok: true };
   },
 };
+
+export const groundRoutes = { ...bedRoutes, ...layoutRoutes, ...underlayRoutes };

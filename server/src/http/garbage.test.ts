@@ -49,7 +49,7 @@ it('refuses each field of a planting that is of another kind, and names it', asy
   const good = peas(bedId);
   const bad: unknown[] = [{}, [], true, 'x'.repeat(5000), -1e308];
   for (const field of Object.keys(good)) {
-    for (const value of bad) {
+    for (const value of bad.filter((one) => typeof one !== 'boolean' || field !== 'pinned')) {
       const { status, problem } = await garden.ask('savePlanting', {
         params: { id: newId() },
         body: { ...good, [field]: value },

@@ -1,3 +1,4 @@
+import type { GroundRules } from '@unity-acre/contract/place';
 import type { Climate, MonthlyNormals } from '@unity-acre/core/place';
 import type { HouseRules } from '@unity-acre/core/season';
 import { EntitySchema } from 'typeorm';
@@ -18,6 +19,8 @@ export interface GardenEntity {
   /** how much warmer the garden is than its station, °C */
   offsetC: number;
   rules: HouseRules;
+  /** who uses the ground, and which way it lies */
+  ground: GroundRules;
   normals: MonthlyNormals | null;
   /** the station's record the climate is reduced from; null where there is none */
   recordId: string | null;
@@ -28,6 +31,9 @@ export interface GardenEntity {
 /** What the database gives a garden without rules; it changes with a migration only. */
 const FIRST_RULES =
   '{"frostRisk":0.25,"cucurbits":"sowAtLastFrost","hardening":"sevenDays","depth":"double","shortDays":14,"thinning":"twoPasses","evidence":"tested"}';
+
+/** As FIRST_RULES, for the ground. */
+const FIRST_GROUND = '{"reach":"adult","paths":"barrow","north":0}';
 
 export const gardens = new EntitySchema<GardenEntity>({
   name: 'garden',
@@ -44,6 +50,7 @@ export const gardens = new EntitySchema<GardenEntity>({
     firstFrost: text(),
     offsetC: { ...real(), default: 0 },
     rules: { ...json(), default: FIRST_RULES },
+    ground: { ...json(), default: FIRST_GROUND },
     normals: maybe(json()),
     recordId: maybe(text()),
     setToday: maybe(text()),

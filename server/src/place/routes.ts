@@ -30,11 +30,11 @@ export const placeRoutes: PlaceRoutes = {
 
   saveGarden: ({ member: { garden }, body, ifMatch, change, store }) =>
     change('garden.saved', body.name, async (writing) => {
-      const { rules, normals, recordId, setToday } = garden;
+      const { rules, ground, normals, recordId, setToday } = garden;
       const row = await writing.put(
         gardens,
         garden.id,
-        { ...body, rules, normals, recordId, setToday },
+        { ...body, rules, ground, normals, recordId, setToday },
         ifMatch,
       );
       return gardenView(writing.manager, row, store.clock);

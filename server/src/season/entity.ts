@@ -1,9 +1,31 @@
-import type { PlantingInput } from '@unity-acre/contract/season';
+import type { PlantingInput, WishInput } from '@unity-acre/contract/season';
 import { EntitySchema } from 'typeorm';
-import { gardenRow, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
+import { flag, gardenRow, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export type PlantingEntity = GardenRow & PlantingInput;
+
+/** What the garden wishes to grow in a season. */
+export type WishEntity = GardenRow & WishInput;
+
+export const wishes = new EntitySchema<WishEntity>({
+  name: 'wish',
+  foreignKeys: refersTo('wish', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    year: whole(),
+    cropId: text(),
+    varietyId: text(),
+    by: text(),
+    amount: real(),
+    from: maybe(text()),
+    until: maybe(text()),
+    tenure: maybe(text()),
+    weight: whole(),
+    note: longText(),
+  },
+  indices: [{ name: 'wish_season', columns: ['gardenId', 'year'] }],
+});
 
 export const plantings = new EntitySchema<PlantingEntity>({
   name: 'planting',
@@ -22,6 +44,8 @@ export const plantings = new EntitySchema<PlantingEntity>({
     startOn: maybe(text()),
     afterId: maybe(text()),
     afterDays: maybe(whole()),
+    betweenId: maybe(text()),
+    pinned: { ...flag(), default: false },
     note: longText(),
   },
   indices: [

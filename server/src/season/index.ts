@@ -1,2 +1,3 @@
+export { proposals } from './proposals.ts';
 export { overdueAfter, type Reckoned, reckon, reckonYear } from './reckoned.ts';
 export { seasonRoutes } from './routes.ts';

@@ -17,7 +17,7 @@ import {
 } from '@unity-acre/core/season';
 import { type EntityManager, In, LessThan } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
-import { beds } from '../ground/entity.ts';
+import { type BedEntity, beds } from '../ground/entity.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
@@ -93,7 +93,7 @@ async function withAwaited(
 /** Reckons plantings one after another, each after the one it waits for. */
 class Reckoner {
   readonly #done = new Map<string, Reckoned | null>();
-  readonly #offsets: Map<string, number>;
+  readonly #beds: Map<string, BedEntity>;
 
   constructor(
     private readonly garden: GardenEntity,
@@ -101,9 +101,9 @@ class Reckoner {
     private readonly climate: Climate,
     private readonly rows: Map<string, PlantingEntity>,
     private readonly logged: Map<string, Logged[]>,
-    spots: readonly { id: string; offsetC: number }[],
+    grounds: readonly BedEntity[],
   ) {
-    this.#offsets = new Map(spots.map(({ id, offsetC }) => [id, offsetC]));
+    this.#beds = new Map(grounds.map((bed) => [bed.id, bed]));
   }
 
   reckon(row: PlantingEntity, season: number): Reckoned | null {
@@ -120,7 +120,8 @@ class Reckoner {
     const plan = planOf(this.catalogue, row, this.#stageFor(row, season));
     if (!plan) return null;
     const { rules, offsetC } = this.garden;
-    const almanac = almanacOf(this.climate, offsetC + (this.#offsets.get(row.bedId) ?? 0));
+    const bed = this.#beds.get(row.bedId);
+    const almanac = almanacOf(this.climate, offsetC + (bed?.offsetC ?? 0));
     const shown = plan.crop.perennial ? Math.max(season, row.year) : row.year;
     const planned = milestones(plan, almanac, rules, [], shown);
     if (!planned) return null;
@@ -133,7 +134,7 @@ class Reckoner {
       crop: plan.crop,
       steps,
       planned,
-      amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length),
+      amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length, bed),
       season: shown > row.year ? shown : null,
     };
   }
@@ -165,12 +166,9 @@ export async function reckon(
   const catalogue = await catalogueOf(manager, garden.id);
   const climate = await climateOf(manager, garden);
   const all = await withAwaited(manager, garden.id, rows);
-  const spots = await manager.find(beds, {
-    where: { gardenId: garden.id },
-    select: { id: true, offsetC: true },
-  });
+  const grounds = await manager.findBy(beds, { gardenId: garden.id });
   const logged = await loggedOf(manager, [...all.values()]);
-  const reckoner = new Reckoner(garden, catalogue, climate, all, logged, spots);
+  const reckoner = new Reckoner(garden, catalogue, climate, all, logged, grounds);
   return rows.flatMap((row) => reckoner.reckon(row, season ?? row.year) ?? []);
 }
 

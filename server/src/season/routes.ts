@@ -1,7 +1,9 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
+import { workedOutline } from '@unity-acre/core/ground';
 import { allowsMethod, amounts, hasTurn } from '@unity-acre/core/season';
 import type { EntityManager } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
+import type { Writing } from '../database/change.ts';
 import { beds } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
@@ -9,7 +11,9 @@ import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
+import { planRoutes } from './planRoutes.ts';
 import { planOf, plantingView, reckon, reckonYear } from './reckoned.ts';
+import { wishRoutes } from './wishes.ts';
 
 /** Refuses what the catalogue, the bed, the season or the garden's rules do not allow, naming the field. */
 async function check(
@@ -28,12 +32,18 @@ async function check(
   if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
   const bed = await manager.findOneBy(beds, { id: planting.bedId, gardenId: garden.id });
   if (!bed) throw invalid('bedId', 'unknownBed');
-  const across = Math.min(bed.width, bed.length);
-  const along = Math.max(bed.width, bed.length);
+  const { across, along } = workedOutline(bed);
   if (planting.width > across + 1e-6) throw invalid('width', `widerThanBed:${across.toFixed(2)}`);
   if (planting.length > along + 1e-6) throw invalid('length', `longerThanBed:${along.toFixed(2)}`);
-  const { plants } = amounts(crop, planting.method, planting.pattern, planting.width, planting.length);
+  const { plants } = amounts(crop, planting.method, planting.pattern, planting.width, planting.length, bed);
   if (plants === 0) throw invalid('width', 'noRoom');
+  if (planting.betweenId !== null) {
+    const other = await manager.findOneBy(plantings, { id: planting.betweenId, gardenId: garden.id });
+    if (!other || other.bedId !== planting.bedId || other.id === id) {
+      throw invalid('betweenId', 'unknownBetween');
+    }
+    if (other.betweenId !== null) throw invalid('betweenId', 'betweenBetween');
+  }
   await checkStage(manager, garden, id, planting);
 }
 
@@ -66,57 +76,67 @@ function at(error: unknown, place: string): unknown {
   return new Refusal(error.problem.code, { errors });
 }
 
+/** Removes a planting with the ticks on its tasks. @throws Refusal where something is logged of it or depends on it */
+async function removeWithMarks(
+  writing: Writing,
+  gardenId: string,
+  id: string,
+  version: number | undefined,
+): Promise<void> {
+  const { manager } = writing;
+  if (!(await manager.existsBy(plantings, { id, gardenId }))) throw new Refusal('notFound');
+  if (await manager.existsBy(entries, { plantingId: id })) throw new Refusal('inUse');
+  if (await manager.existsBy(plantings, { afterId: id })) throw new Refusal('inUse');
+  if (await manager.existsBy(plantings, { betweenId: id })) throw new Refusal('inUse');
+  for (const mark of await manager.findBy(taskMarks, { plantingId: id })) {
+    await writing.removeFound(taskMarks, mark);
+  }
+  await writing.remove(plantings, id, version);
+}
+
 /** The name of a crop for the audit trail, in English. */
 const cropName = async (manager: EntityManager, gardenId: string, id: string): Promise<string> =>
   (await catalogueOf(manager, gardenId)).crop(id)?.name.en ?? id;
 
-export const seasonRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> =
-  {
-    plantings: async ({ store, member, query }) =>
-      (await reckonYear(store.manager, member.garden, query.year)).map(plantingView),
+const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> = {
+  plantings: async ({ store, member, query }) =>
+    (await reckonYear(store.manager, member.garden, query.year)).map(plantingView),
 
-    savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
-      change(
-        'planting.saved',
-        await cropName(store.manager, params.gardenId, body.cropId),
-        async (writing) => {
-          await check(writing.manager, member.garden, params.id, body);
-          const row = await writing.put(plantings, params.id, body, ifMatch);
-          return plantingView((await reckon(writing.manager, member.garden, [row]))[0]!);
-        },
-      ),
+  savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
+    change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {
+      await check(writing.manager, member.garden, params.id, body);
+      const row = await writing.put(plantings, params.id, body, ifMatch);
+      return plantingView((await reckon(writing.manager, member.garden, [row]))[0]!);
+    }),
 
-    savePlantings: async ({ member: { garden }, body, change, store }) =>
-      change(
-        'plantings.saved',
-        await cropName(store.manager, garden.id, body.plantings[0]!.cropId),
-        async (writing) => {
-          const rows: PlantingEntity[] = [];
-          for (const [i, { id, ...planting }] of body.plantings.entries()) {
-            await check(writing.manager, garden, id, planting).catch((error: unknown) => {
-              throw at(error, `plantings.${i}`);
-            });
-            rows.push(await writing.put(plantings, id, planting, undefined));
-          }
-          return (await reckon(writing.manager, garden, rows)).map(plantingView);
-        },
-      ),
+  savePlantings: async ({ member: { garden }, body, change, store }) => {
+    const first = body.plantings[0];
+    return change(
+      'plantings.saved',
+      first ? await cropName(store.manager, garden.id, first.cropId) : '',
+      async (writing) => {
+        // What gives way goes first, so that its ground is free.
+        for (const { id, version } of body.remove) await removeWithMarks(writing, garden.id, id, version);
+        const rows: PlantingEntity[] = [];
+        for (const [i, { id, version, ...planting }] of body.plantings.entries()) {
+          await check(writing.manager, garden, id, planting).catch((error: unknown) => {
+            throw at(error, `plantings.${i}`);
+          });
+          rows.push(await writing.put(plantings, id, planting, version ?? undefined));
+        }
+        return (await reckon(writing.manager, garden, rows)).map(plantingView);
+      },
+    );
+  },
 
-    removePlanting: async ({ store, params, ifMatch, change }) => {
-      const row = await store.manager.findOneBy(plantings, params);
-      if (!row) throw new Refusal('notFound');
-      await change(
-        'planting.removed',
-        await cropName(store.manager, params.gardenId, row.cropId),
-        async (writing) => {
-          if (await writing.manager.existsBy(entries, { plantingId: row.id })) throw new Refusal('inUse');
-          if (await writing.manager.existsBy(plantings, { afterId: row.id })) throw new Refusal('inUse');
-          for (const mark of await writing.manager.findBy(taskMarks, { plantingId: row.id })) {
-            await writing.removeFound(taskMarks, mark);
-          }
-          await writing.remove(plantings, row.id, ifMatch);
-        },
-      );
-      return { ok: true };
-    },
-  };
+  removePlanting: async ({ store, params, ifMatch, change }) => {
+    const row = await store.manager.findOneBy(plantings, params);
+    if (!row) throw new Refusal('notFound');
+    await change('planting.removed', await cropName(store.manager, params.gardenId, row.cropId), (writing) =>
+      removeWithMarks(writing, params.gardenId, row.id, ifMatch),
+    );
+    return { ok: true };
+  },
+};
+
+export const seasonRoutes = { ...plantingRoutes, ...planRoutes, ...wishRoutes };

@@ -169,7 +169,7 @@ export class TestGarden {
   }
 
   bed(over: Partial<BedInput> = {}, id = newId()) {
-    const body = { name: 'Bed 7', x: 0, y: 0, width: 1.2192, length: 7.3152, offsetC: 0, note: '', ...over };
+    const body = { ...plainBed, ...over };
     return this.ok('saveBed', { params: { id }, body });
   }
 
@@ -186,6 +186,22 @@ export class TestGarden {
   }
 }
 
+export const plainBed: BedInput = {
+  name: 'Bed 7',
+  kind: 'ground',
+  form: 'rectangle',
+  x: 0,
+  y: 0,
+  width: 1.2192,
+  length: 7.3152,
+  angle: 0,
+  points: null,
+  height: 0,
+  soilDepth: null,
+  offsetC: 0,
+  note: '',
+};
+
 export const peas = (bedId: string): PlantingInput => ({
   cropId: 'pea',
   varietyId: 'snap',
@@ -199,6 +215,8 @@ export const peas = (bedId: string): PlantingInput => ({
   startOn: null,
   afterId: null,
   afterDays: null,
+  betweenId: null,
+  pinned: false,
   note: '',
 });
 
@@ -210,6 +228,7 @@ export const saturday: SessionInput = {
   meetAt: 'The tap',
   leadId: null,
   capacity: 12,
+  children: true,
   taskIds: [],
   note: '',
 };

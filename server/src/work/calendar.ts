@@ -37,7 +37,7 @@ export const calendarRoutes: CalendarRoutes = {
     const row = await manager.findOneBy(calendarAddresses, { token: params.token });
     if (!row) throw new Refusal('notFound');
     const garden = await manager.findOneByOrFail(gardens, { id: row.gardenId });
-    const signed = await manager.findBy(signUps, { personId: row.personId });
+    const signed = await manager.findBy(signUps, { personId: row.personId, comes: true });
     const mine = await manager.find(sessions, {
       where: [
         { gardenId: row.gardenId, id: In(signed.map((signUp) => signUp.sessionId)) },

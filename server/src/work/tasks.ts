@@ -12,7 +12,7 @@ import { overdueAfter, type Reckoned, reckon, reckonYear } from '../season/index
 import { sessions, type TaskMarkEntity, taskMarks } from './entity.ts';
 
 /** The tasks of reckoned plantings, with the ticks made by hand and the sessions that have taken them up. */
-async function taskViews(
+export async function taskViews(
   manager: EntityManager,
   garden: GardenEntity,
   reckoned: readonly Reckoned[],

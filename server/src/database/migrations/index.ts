@@ -1,5 +1,12 @@
 import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
+import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { First1764000000000 } from './first.ts';
+import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 
 /** All migrations in order. A migration that has landed is never changed. */
-export const migrations = [First1764000000000, ClimateAndCrops1764100000000];
+export const migrations = [
+  First1764000000000,
+  ClimateAndCrops1764100000000,
+  GroundAndPlan1764200000000,
+  CrewAndRota1764300000000,
+];

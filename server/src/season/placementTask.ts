@@ -1,0 +1,61 @@
+import { Catalogue, type OwnCrop, varietyOf } from '@unity-acre/core/crops';
+import { almanacOf, type Climate } from '@unity-acre/core/place';
+import type { Placement, PlannedBed, PlannedPlanting, Wish, YearPlan } from '@unity-acre/core/season';
+import type { SolveOptions } from '../solving/highs.ts';
+
+/** A planting without what can be looked up again. */
+type SentPlanting = Omit<PlannedPlanting, 'crop' | 'variety'> & { cropId: string; varietyId: string };
+
+/** A season as it goes to another thread: plain values only. */
+export interface SentPlan extends Omit<YearPlan, 'plantings' | 'after' | 'before' | 'covers' | 'almanacOf'> {
+  own: OwnCrop[];
+  climate: Climate;
+  gardenOffsetC: number;
+  beds: (PlannedBed & { offsetC: number })[];
+  plantings: SentPlanting[];
+  after: SentPlanting[];
+  before: { bedId: string; year: number; cropId: string }[];
+}
+
+export interface PlacementTask extends Pick<SolveOptions, 'gap' | 'seconds'> {
+  plan: SentPlan;
+  wishes: (Omit<Wish, 'crop' | 'variety'> & { cropId: string; varietyId: string })[];
+}
+
+/** The best placement so far, and how near to the best of all it is known to be. */
+export interface PlacementFound {
+  placement: Placement;
+  gap: number | null;
+  proved: boolean;
+}
+
+/** A season as it arrived from another thread, whole again. What the catalogue no longer has is left out. */
+export function receivedPlan(sent: SentPlan): YearPlan {
+  const catalogue = new Catalogue(sent.own);
+  const whole = (planting: SentPlanting): PlannedPlanting[] => {
+    const crop = catalogue.crop(planting.cropId);
+    const variety = crop && varietyOf(crop, planting.varietyId);
+    return crop && variety ? [{ ...planting, crop, variety }] : [];
+  };
+  const offsets = new Map(sent.beds.map(({ id, offsetC }) => [id, offsetC]));
+  return {
+    ...sent,
+    plantings: sent.plantings.flatMap(whole),
+    after: sent.after.flatMap(whole),
+    before: sent.before.flatMap(({ cropId, ...grown }) => {
+      const crop = catalogue.crop(cropId);
+      return crop ? [{ ...grown, crop }] : [];
+    }),
+    covers: catalogue.crops.filter(({ family }) => family === 'coverCrops'),
+    almanacOf: (bedId) => almanacOf(sent.climate, sent.gardenOffsetC + (offsets.get(bedId) ?? 0)),
+  };
+}
+
+export function receivedWishes(task: PlacementTask): Wish[] {
+  const catalogue = new Catalogue(task.plan.own);
+  return task.wishes.flatMap(({ cropId, varietyId, ...wish }) => {
+    const crop = catalogue.crop(cropId);
+    const variety = crop && varietyOf(crop, varietyId);
+    return crop && variety ? [{ ...wish, crop, variety }] : [];
+  });
+}

@@ -1,0 +1,148 @@
+import type { Proposal } from '@unity-acre/contract/season';
+import { consistency, findingKey, remediesFor, rollOver } from '@unity-acre/core/season';
+import { catalogueOf } from '../crops/index.ts';
+import type { Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { todayIn } from '../place/index.ts';
+import { secondsOf } from '../solving/jobs.ts';
+import { plantings, wishes } from './entity.ts';
+import { receivedPlan } from './placementTask.ts';
+import { type Looking, plantingIdOf, proposals } from './proposals.ts';
+import { yearPlanOf } from './yearPlan.ts';
+
+function proposalView(looking: Looking): Proposal {
+  const { id, state, found, about } = looking;
+  const placement = found?.placement;
+  return {
+    id,
+    state,
+    seconds: secondsOf(looking),
+    gap: found?.gap ?? null,
+    proved: found?.proved ?? false,
+    placement: placement
+      ? {
+          plantings: placement.chosen.map(({ wishId, candidate, demand }, i) => ({
+            id: plantingIdOf(looking, i),
+            wishId,
+            cropId: demand.wish.crop.id,
+            varietyId: demand.wish.variety.id,
+            bedId: candidate.bedId,
+            year: about.year,
+            turn: candidate.turn,
+            method: candidate.method,
+            pattern: demand.pattern,
+            width: candidate.width,
+            length: candidate.length,
+            startOn: candidate.startOn,
+            afterId: null,
+            afterDays: null,
+            betweenId: null,
+            pinned: false,
+            note: '',
+            plants: demand.plants,
+            from: candidate.from,
+            until: candidate.until,
+            firstPick: candidate.firstPick,
+          })),
+          gone: about.gone,
+          unmet: placement.unmet,
+          met: placement.met,
+          wanted: placement.wanted,
+          weeks: placement.weeks,
+          seasonFirst: placement.seasonFirst,
+        }
+      : null,
+  };
+}
+
+type PlanRoutes = Pick<
+  Handlers,
+  'consistency' | 'remedies' | 'rollOver' | 'propose' | 'proposal' | 'stopProposal'
+>;
+
+export const planRoutes: PlanRoutes = {
+  consistency: async ({ store, member: { garden }, query }) => {
+    const today = todayIn(garden, store.clock);
+    return consistency(receivedPlan(await yearPlanOf(store.manager, garden, query.year, today)));
+  },
+
+  remedies: async ({ store, member: { garden }, query }) => {
+    const today = todayIn(garden, store.clock);
+    const plan = receivedPlan(await yearPlanOf(store.manager, garden, query.year, today));
+    const finding = consistency(plan).find((one) => findingKey(one) === query.key);
+    return finding ? remediesFor(plan, finding) : [];
+  },
+
+  rollOver: async ({ store, member: { garden }, query: { year, by } }) => {
+    const plan = receivedPlan(await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)));
+    return rollOver(plan, by).map(({ planting, bedId, width, length, tooSoon }) => ({
+      fromId: planting.id,
+      tooSoon,
+      planting: {
+        cropId: planting.crop.id,
+        varietyId: planting.variety.id,
+        bedId,
+        year: year + 1,
+        turn: planting.turn,
+        method: planting.method,
+        pattern: planting.pattern,
+        width,
+        length,
+        startOn: null,
+        afterId: null,
+        afterDays: null,
+        betweenId: null,
+        pinned: false,
+        note: '',
+      },
+    }));
+  },
+
+  propose: async ({ store, member: { garden }, body }) => {
+    const { manager } = store;
+    const { year, afresh, gap, seconds } = body;
+    const wanted = await manager.findBy(wishes, { gardenId: garden.id, year });
+    if (wanted.length === 0) throw invalid('year', 'noWishes');
+    const catalogue = await catalogueOf(manager, garden.id);
+    const known = wanted.filter(({ cropId }) => catalogue.crop(cropId));
+    const plan = await yearPlanOf(manager, garden, year, todayIn(garden, store.clock));
+    const givesWay = new Set(
+      afresh
+        ? plan.plantings
+            .filter(({ pinned, steps, cropId }) => {
+              const isBegun = steps.some(({ done }) => done);
+              return !pinned && !isBegun && !catalogue.crop(cropId)?.perennial;
+            })
+            .map(({ id }) => id)
+        : [],
+    );
+    const rows = await manager.findBy(plantings, { gardenId: garden.id, year });
+    const gone = rows.filter(({ id }) => givesWay.has(id)).map(({ id, version }) => ({ id, version }));
+    const staying = plan.plantings.filter(({ id }) => !gone.some((one) => one.id === id));
+    return proposalView(
+      proposals.begin(
+        garden.id,
+        { year, gone, ids: [] },
+        {
+          plan: { ...plan, plantings: staying },
+          wishes: known.map(({ gardenId: _, version: __, note: ___, year: ____, ...wish }) => wish),
+          gap,
+          seconds,
+        },
+      ),
+    );
+  },
+
+  proposal: async ({ params }) => {
+    const looking = proposals.get(params.gardenId, params.id);
+    if (!looking) throw new Refusal('notFound');
+    return proposalView(looking);
+  },
+
+  stopProposal: async ({ params }) => {
+    const looking = proposals.get(params.gardenId, params.id);
+    if (!looking) throw new Refusal('notFound');
+    looking.stop();
+    return proposalView(looking);
+  },
+};

@@ -1,0 +1,105 @@
+import { evidences } from '@unity-acre/core/crops';
+import {
+  groundArea,
+  monthlyPaths,
+  outlineOf,
+  samplesOf,
+  seasonMean,
+  standingKinds,
+  sunHours,
+} from '@unity-acre/core/ground';
+import { ROTATION_YEARS } from '@unity-acre/core/season';
+import { Between, type EntityManager } from 'typeorm';
+import { ownCrops } from '../crops/entity.ts';
+import { Remembered } from '../database/remember.ts';
+import { beds, landmarks, tenures } from '../ground/entity.ts';
+import type { GardenEntity } from '../place/entity.ts';
+import { climateOf } from '../place/index.ts';
+import { plantings } from './entity.ts';
+import type { SentPlan } from './placementTask.ts';
+import { type Reckoned, reckonYear } from './reckoned.ts';
+
+const suns = new Remembered<Map<string, number>>();
+
+/** Hours of sun of every bed in the growing season, by what stands on the ground for good. */
+async function sunOf(manager: EntityManager, garden: GardenEntity): Promise<Map<string, number>> {
+  const gardenId = garden.id;
+  const [ground, marks] = [
+    await manager.findBy(beds, { gardenId }),
+    await manager.findBy(landmarks, { gardenId }),
+  ];
+  const stamp = JSON.stringify([
+    [...ground, ...marks].map(({ id, version }) => `${id} ${version}`),
+    [garden.latitude, garden.longitude, garden.ground.north, garden.lastFrost, garden.firstFrost],
+  ]);
+  return suns.of(gardenId, stamp, () => {
+    const { latitude, longitude } = garden;
+    // The year matters by minutes only: one stands for all.
+    const paths = monthlyPaths(2026, { latitude, longitude });
+    const obstacles = marks
+      .filter(({ kind, height }) => standingKinds.includes(kind) && height > 0)
+      .map((mark) => ({ outline: outlineOf(mark), height: mark.height }));
+    const [first, last] = [monthOf(garden.lastFrost), monthOf(garden.firstFrost)];
+    return new Map(
+      ground.map((bed) => {
+        const hours = sunHours(samplesOf(outlineOf(bed), bed.height), obstacles, paths, garden.ground.north);
+        return [bed.id, seasonMean(hours, first, last)];
+      }),
+    );
+  });
+}
+
+const monthOf = (monthDay: string): number => Number(monthDay.slice(0, 2)) - 1;
+
+const sentPlanting = ({ row, steps }: Reckoned): SentPlan['plantings'][number] => {
+  const { id, bedId, cropId, varietyId, method, turn, pattern, width, length, betweenId, pinned } = row;
+  return { id, bedId, cropId, varietyId, method, turn, pattern, width, length, betweenId, pinned, steps };
+};
+
+/** Everything a season's plan is judged and made from, as plain values. */
+export async function yearPlanOf(
+  manager: EntityManager,
+  garden: GardenEntity,
+  year: number,
+  today: string,
+): Promise<SentPlan> {
+  const gardenId = garden.id;
+  const sun = await sunOf(manager, garden);
+  const held = await manager.findBy(tenures, { gardenId, year: Between(year - 1, year) });
+  // Who has not said how a bed is held this year holds it as the year before.
+  const tenureOf = new Map(held.sort((a, b) => a.year - b.year).map(({ bedId, kind }) => [bedId, kind]));
+  const before = await manager.findBy(plantings, {
+    gardenId,
+    year: Between(year - ROTATION_YEARS, year - 1),
+  });
+  const { latitude, ground, rules, offsetC } = garden;
+  const now = await reckonYear(manager, garden, year);
+  const after = await reckonYear(manager, garden, year + 1);
+  const perennial = new Set(now.filter(({ season }) => season !== null).map(({ row }) => row.id));
+  return {
+    year,
+    own: (await manager.findBy(ownCrops, { gardenId })).map(({ cropId, patch }) => ({ cropId, patch })),
+    climate: await climateOf(manager, garden),
+    gardenOffsetC: offsetC,
+    beds: (await manager.findBy(beds, { gardenId }))
+      .filter((bed) => groundArea(bed) > 0)
+      .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))
+      .map(({ note: _, kind: __, gardenId: ___, version: ____, ...bed }) => ({
+        ...bed,
+        tenure: tenureOf.get(bed.id) ?? null,
+        sunHours: sun.get(bed.id) ?? null,
+      })),
+    plantings: now.map(sentPlanting),
+    after: after.filter(({ row }) => !perennial.has(row.id) && row.year > year).map(sentPlanting),
+    // What was planted the autumn before and stands yet is no earlier crop.
+    before: before
+      .filter(({ id }) => !now.some(({ row }) => row.id === id))
+      .map(({ bedId, cropId, year: grown }) => ({ bedId, cropId, year: grown })),
+    latitude,
+    north: ground.north,
+    rules,
+    evidence: rules.evidence === 'tested' ? ['tested'] : evidences,
+    today,
+    seasonFirst: latitude >= 0 ? `${year}-01-01` : `${year}-07-01`,
+  };
+}

@@ -1,0 +1,252 @@
+import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/calendar';
+import { headsOf } from '@unity-acre/core/crew';
+import { middleOf, type Point } from '@unity-acre/core/ground';
+import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import {
+  lengthOf,
+  needsOf,
+  paceOf,
+  type RotaPerson,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
+  taskParts,
+} from '@unity-acre/core/work';
+import { Between, type EntityManager } from 'typeorm';
+import { type PersonEntity, people } from '../crew/entity.ts';
+import { beds, landmarks, tenures } from '../ground/entity.ts';
+import type { GardenEntity } from '../place/entity.ts';
+import { climateOf } from '../place/index.ts';
+import { reckonYear } from '../season/index.ts';
+import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from './entity.ts';
+import { taskViews } from './tasks.ts';
+
+/** Most children for each grown person, where the school has not set another ratio. Common practice, no source. */
+const CHILD_RATIO = 6;
+/** A chance of rain from which a day is not dry. */
+const RAIN = 0.5;
+/** Hours from which work is out of the day's sun. */
+const LATE = '15:00';
+/** The part of a season in which people work off what they promised: from about April to October in the north. */
+const [WORK_FROM, WORK_TO] = [90, 304];
+
+/** What a rota is made from, with the rows as they stood. */
+export interface RotaGround {
+  problem: RotaProblem;
+  sessions: SessionEntity[];
+  signUps: SignUpEntity[];
+}
+
+/** Gathers a garden's sessions, open tasks and people of some days into the problem of a rota. */
+export async function rotaGround(
+  manager: EntityManager,
+  garden: GardenEntity,
+  today: Day,
+  from: Day,
+  until: Day,
+): Promise<RotaGround> {
+  const gardenId = garden.id;
+  const year = seasonYearOf(garden.latitude, today);
+  const all = await manager.find(sessions, {
+    where: { gardenId },
+    order: { on: 'ASC', from: 'ASC', id: 'ASC' },
+  });
+  const chosen = all.filter(({ on }) => from <= on && on <= until);
+  const coming = (await manager.findBy(signUps, { gardenId })).sort((a, b) => a.id.localeCompare(b.id));
+  const crew = await manager.find(people, { where: { gardenId }, order: { id: 'ASC' } });
+  const ground = new Ground(
+    await manager.findBy(beds, { gardenId }),
+    await manager.findBy(landmarks, { gardenId }),
+  );
+  const turn = usualLength(all);
+
+  const rotaSessions = chosen.map(
+    (session): RotaSession => ({
+      id: session.id,
+      on: session.on,
+      from: session.from,
+      to: session.to,
+      capacity: session.capacity,
+      children: session.children,
+      leadId: session.leadId,
+      turns: Math.max(1, Math.round(lengthOf(session) / turn)),
+      place: ground.named(session.meetAt),
+    }),
+  );
+  const seasonOf = (offset: number) => dayInSeason(garden.latitude, year, offset);
+  const share = Math.min(
+    1,
+    Math.max(
+      0,
+      daysBetween(seasonOf(WORK_FROM), until) / daysBetween(seasonOf(WORK_FROM), seasonOf(WORK_TO)),
+    ),
+  );
+  const given = new Given(all, coming);
+  const reckoned = [
+    ...(await reckonYear(manager, garden, year)),
+    ...(seasonYearOf(garden.latitude, until) > year ? await reckonYear(manager, garden, year + 1) : []),
+  ];
+  const tasks = await taskViews(manager, garden, reckoned, today);
+  const poorSky = await poorDays(manager, garden, today, rotaSessions);
+  const inChosen = new Set(chosen.map(({ id }) => id));
+  const elsewhere = new Set(
+    all.filter(({ id, on }) => !inChosen.has(id) && on >= today).flatMap(({ taskIds }) => taskIds),
+  );
+  // Whoever holds a plot looks after it themselves.
+  const plots = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
+  const held = new Set(plots.map(({ bedId }) => bedId));
+  const open = tasks.filter(
+    ({ id, bedId, state, window }) =>
+      state !== 'done' && !elsewhere.has(id) && !held.has(bedId) && window.earliest <= until,
+  );
+  const rotaTasks = open.map((task): RotaTask => {
+    const { sky, ...needs } = needsOf(task.kind);
+    // What is late may be done on any day, and should be soon.
+    const isLate = task.window.latest < from;
+    return {
+      ...needs,
+      id: task.id,
+      minutes: Math.max(5, task.minutes),
+      earliest: task.window.earliest,
+      best: isLate ? from : task.window.best,
+      latest: isLate ? until : task.window.latest,
+      after: open.filter((other) => comesFirst(other, task)).map(({ id }) => id),
+      place: ground.bed(task.bedId),
+      poorSky: poorSky[sky],
+      critical: needs.critical && task.window.latest <= until,
+    };
+  });
+  return {
+    sessions: chosen,
+    signUps: coming.filter(({ sessionId }) => inChosen.has(sessionId)),
+    problem: {
+      sessions: rotaSessions,
+      tasks: rotaTasks,
+      people: crew
+        .filter(({ role, waitingSince }) => role !== 'receiver' && waitingSince === null)
+        .map((person) => rotaPerson(person, given, { share, turn, inChosen })),
+      tools: Object.fromEntries(
+        (await manager.findBy(tools, { gardenId })).map(({ name, count }) => [name, count]),
+      ),
+      childRatio: CHILD_RATIO,
+      promised: coming
+        .filter(({ sessionId, comes, byRota }) => inChosen.has(sessionId) && comes && byRota)
+        .map(({ personId, sessionId }) => ({ personId, sessionId })),
+      seatLocks: coming
+        .filter(({ sessionId, byRota }) => inChosen.has(sessionId) && !byRota)
+        .map(({ personId, sessionId, comes }) => ({ personId, sessionId, comes })),
+      taskLocks: chosen.flatMap(({ id, taskIds, rotaTaskIds }) =>
+        taskIds
+          .filter((taskId) => !rotaTaskIds.includes(taskId))
+          .map((taskId) => ({ taskId, sessionId: id })),
+      ),
+    },
+  };
+}
+
+/** The middle one of a garden's sessions by length, minutes; two hours where it has none. */
+function usualLength(all: readonly SessionEntity[]): number {
+  const lengths = all.map(lengthOf).sort((a, b) => a - b);
+  return lengths[lengths.length >> 1] ?? 120;
+}
+
+/** Supports stand before seed is in the ground; the other steps of a planting have their order from their windows. */
+function comesFirst(before: { id: string; kind: string }, task: { id: string; kind: string }): boolean {
+  if (before.kind !== 'support' || (task.kind !== 'sow' && task.kind !== 'setOut')) return false;
+  const [one, other] = [taskParts(before.id), taskParts(task.id)];
+  return one?.plantingId === other?.plantingId && one?.season === other?.season;
+}
+
+/** Minutes people gave in sessions that are over, or are expected for in sessions outside the rota. */
+class Given {
+  readonly #byPerson = new Map<string, SessionEntity[]>();
+
+  constructor(all: readonly SessionEntity[], coming: readonly SignUpEntity[]) {
+    const byId = new Map(all.map((session) => [session.id, session]));
+    for (const { personId, sessionId, comes } of coming) {
+      const session = byId.get(sessionId);
+      if (!session || !comes) continue;
+      const known = this.#byPerson.get(personId) ?? [];
+      known.push(session);
+      this.#byPerson.set(personId, known);
+    }
+  }
+
+  outside(personId: string, chosen: ReadonlySet<string>): SessionEntity[] {
+    return (this.#byPerson.get(personId) ?? []).filter(({ id }) => !chosen.has(id));
+  }
+}
+
+function rotaPerson(
+  person: PersonEntity,
+  given: Given,
+  { share, turn, inChosen }: { share: number; turn: number; inChosen: ReadonlySet<string> },
+): RotaPerson {
+  const outside = given.outside(person.id, inChosen);
+  const done = outside.reduce((sum, session) => sum + lengthOf(session), 0);
+  const givenByWeek: Record<Day, number> = {};
+  for (const session of outside) {
+    const week = weekStart(session.on);
+    givenByWeek[week] = (givenByWeek[week] ?? 0) + lengthOf(session);
+  }
+  const heads = headsOf(person.kind, person.headcount, person.children);
+  return {
+    id: person.id,
+    ...heads,
+    pace: paceOf(heads, person.beginner),
+    skills: person.skills,
+    cannot: person.cannot,
+    ratherNot: person.ratherNot,
+    availability: person.availability,
+    owed: Math.max(0, Math.round(((person.pledged ?? 0) * share - done) / turn)),
+    mostPerWeek: person.mostPerWeek,
+    givenByWeek,
+    guardianId: person.guardianId,
+    together: person.together,
+  };
+}
+
+/** Where things stand on the ground. */
+class Ground {
+  readonly #beds = new Map<string, Point>();
+  readonly #names = new Map<string, Point>();
+
+  constructor(
+    bedRows: readonly ({ id: string; name: string } & Parameters<typeof middleOf>[0])[],
+    marks: readonly ({ name: string; kind: string } & Parameters<typeof middleOf>[0])[],
+  ) {
+    for (const bed of bedRows) this.#beds.set(bed.id, middleOf(bed));
+    for (const mark of marks) {
+      for (const name of [mark.kind, mark.name]) this.#names.set(plain(name), middleOf(mark));
+    }
+    for (const bed of bedRows) this.#names.set(plain(bed.name), middleOf(bed));
+  }
+
+  bed(id: string): Point | null {
+    return this.#beds.get(id) ?? null;
+  }
+
+  named(words: string): Point | null {
+    return this.#names.get(plain(words)) ?? null;
+  }
+}
+
+const plain = (words: string): string => words.trim().toLowerCase().replace(/^the /, '');
+
+/** Days of sessions whose sky is not what work wants: rain to come, or sun before the late afternoon. */
+async function poorDays(
+  manager: EntityManager,
+  garden: GardenEntity,
+  today: Day,
+  list: readonly RotaSession[],
+): Promise<Record<'any' | 'dry' | 'overcast', Day[]>> {
+  const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
+  const rainy = new Set(forecast.filter(({ chance }) => chance >= RAIN).map(({ on }) => on));
+  const known = addDays(today, FORECAST_DAYS);
+  const early = list.filter(({ from, on }) => from < LATE && on <= known && !rainy.has(on));
+  return { any: [], dry: [...rainy], overcast: early.map(({ on }) => on) };
+}
+
+/** The sessions of some days, to see whether they are still as they were. */
+export const sessionsBetween = (manager: EntityManager, gardenId: string, from: Day, until: Day) =>
+  manager.findBy(sessions, { gardenId, on: Between(from, until) });

@@ -1,0 +1,222 @@
+import type { Rota } from '@unity-acre/contract/work';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Harness, newId, saturday, type TestGarden } from '../testing/harness.ts';
+
+let harness: Harness;
+let garden: TestGarden;
+let taskIds: string[];
+let ada: string;
+let cy: string;
+beforeAll(async () => {
+  harness = await Harness.open();
+  garden = await harness.setUp();
+  for (const n of [1, 2, 3]) await garden.planting((await garden.bed({ name: `Bed ${n}` })).id);
+  taskIds = (await garden.ok('tasks', { query: { year: 2026 } })).map(({ id }) => id);
+  ada = await person('Ada');
+  cy = await person('Cy');
+});
+afterAll(() => harness.close());
+
+const saturdays = { weekly: [{ weekday: 6, from: '08:00', to: '13:00' }], exceptions: [] };
+async function person(name: string, over: object = {}): Promise<string> {
+  const id = newId();
+  const body = {
+    name,
+    email: null,
+    role: 'volunteer',
+    household: '',
+    headcount: 1,
+    waitingSince: null,
+    availability: saturdays,
+    skills: ['setting out', 'trellis', 'fork', 'seedlings'],
+    pledged: 600,
+    ...over,
+  };
+  await garden.ok('savePerson', { params: { id }, body: body as never });
+  return id;
+}
+async function session(over: object = {}) {
+  const id = newId();
+  return garden.ok('saveSession', { params: { id }, body: { ...saturday, ...over } });
+}
+async function made(body: object = {}): Promise<Rota> {
+  const begun = await garden.ok('makeRota', {
+    body: { from: '2026-05-20', until: '2026-06-30', seconds: 10, ...body },
+  });
+  for (;;) {
+    const now = await garden.ok('rota', { params: { id: begun.id } });
+    if (now.state !== 'working') return now;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
+}
+
+describe('people', () => {
+  it('under age have no contact of their own, and a guardian who is here and grown', async () => {
+    const minor = {
+      name: 'Kim',
+      email: null,
+      role: 'volunteer',
+      household: '',
+      headcount: 1,
+      waitingSince: null,
+      kind: 'minor',
+    };
+    const refused = async (over: object) => {
+      const { status, body } = await garden.ask('savePerson', {
+        params: { id: newId() },
+        body: { ...minor, ...over } as never,
+      });
+      expect(status).toBe(422);
+      return (body as unknown as { errors: { field: string; code: string }[] }).errors.map(
+        ({ field, code }) => `${field} ${code}`,
+      );
+    };
+    expect(await refused({})).toEqual(['guardianId needsGuardian']);
+    expect(await refused({ guardianId: ada, email: 'kim@example.org' })).toContain('email minorNoContact');
+    expect(await refused({ guardianId: newId() })).toEqual(['guardianId unknownGuardian']);
+    expect(await refused({ kind: 'adult', headcount: 4 })).toEqual(['headcount onlyGroups']);
+    expect(await refused({ kind: 'group', headcount: 4, children: 5 })).toEqual(['children moreThanHeads']);
+    const id = newId();
+    await garden.ok('savePerson', { params: { id }, body: { ...minor, guardianId: ada } as never });
+    const { status } = await garden.ask('removePerson', { params: { id: ada }, ifMatch: 1 });
+    expect(status).toBe(422);
+    const led = await session({ on: '2026-08-01' });
+    await garden.ok('signUp', { params: { id: led.id, personId: id }, body: {} });
+    const namesFor = async (cookie?: string) =>
+      (await garden.ok('sessions', cookie ? { cookie } : {}))
+        .find((one) => one.id === led.id)!
+        .signUps.map(({ name }) => name);
+    expect(await namesFor()).toEqual(['Kim']);
+    expect(await namesFor((await garden.member('volunteer', 'Vera')).cookie)).toEqual(['']);
+    await garden.ok('removeSession', { params: { id: led.id }, ifMatch: 1 });
+    const own = await garden.ok('people', {});
+    expect(own.find((one) => one.id === id)).toMatchObject({ kind: 'minor', guardianId: ada });
+    await garden.ok('removePerson', { params: { id }, ifMatch: 1 });
+  });
+});
+
+describe('a rota', () => {
+  it('is refused where no session is called, with the field and the remedy', async () => {
+    const { status, body } = await garden.ask('makeRota', {
+      body: { from: '2026-05-20', until: '2026-05-21' },
+    });
+    expect(status).toBe(422);
+    expect(body).toMatchObject({ errors: [{ field: 'until', code: 'noSessions' }] });
+  });
+
+  it('puts open tasks and free people into sessions, is looked at, applied as one change and undone', async () => {
+    const called = await session();
+    const bo = await person('Bo', { availability: { weekly: null, exceptions: [] } });
+    const rota = await made();
+    expect(rota.state).toBe('done');
+    expect(rota.goals.map(({ proved }) => proved)).toEqual(rota.goals.map(() => true));
+    const mine = rota.sessions.find(({ sessionId }) => sessionId === called.id)!;
+    expect(mine.taskIds.length).toBeGreaterThan(0);
+    expect(mine.taskIds.every((id) => taskIds.includes(id))).toBe(true);
+    expect(new Set(mine.people)).toEqual(new Set([ada, cy].map((personId) => ({ personId, isNew: true }))));
+    expect(rota.peopleLeft).toContainEqual({ personId: bo, why: 'unsaid' });
+
+    const applied = await garden.ask('applyRota', { params: { id: rota.id }, body: {} });
+    expect(applied.status).toBe(200);
+    const now = (await garden.ok('sessions', {})).find(({ id }) => id === called.id)!;
+    expect(now.taskIds).toEqual(mine.taskIds);
+    expect(now.rotaTaskIds).toEqual(mine.taskIds);
+    expect(now.signUps.map(({ personId, byRota }) => [personId, byRota])).toEqual(
+      expect.arrayContaining([ada, cy].map((personId) => [personId, true])),
+    );
+    const atWork = now.crews.flatMap(({ members }) => members.map(({ personId }) => personId));
+    expect(new Set(atWork)).toEqual(new Set([ada, cy]));
+
+    // What was promised stays when it is made again, and may be taken back by hand.
+    const again = await made({ repairing: true });
+    const kept = again.sessions.find(({ sessionId }) => sessionId === called.id)!;
+    expect(kept.people.map(({ isNew }) => isNew)).toEqual([false, false]);
+    expect(kept.dropped).toEqual([]);
+    await garden.ok('signOff', { params: { id: called.id, personId: ada } });
+    const without = await made();
+    const left = without.sessions.find(({ sessionId }) => sessionId === called.id)!;
+    expect(left.people.map(({ personId }) => personId)).not.toContain(ada);
+    await garden.ok('signUp', { params: { id: called.id, personId: ada }, body: {} });
+  });
+
+  it('is not applied over what somebody changed meanwhile, and says so', async () => {
+    const called = await session({ on: '2026-05-30' });
+    const rota = await made();
+    await garden.ok('saveSession', {
+      params: { id: called.id },
+      body: { ...saturday, on: '2026-05-30', title: 'Changed meanwhile' },
+      ifMatch: 1,
+    });
+    const { status, body } = await garden.ask('applyRota', { params: { id: rota.id }, body: {} });
+    expect(status).toBe(409);
+    expect(body).toMatchObject({ code: 'rotaStale' });
+    const now = (await garden.ok('sessions', {})).find(({ id }) => id === called.id)!;
+    expect(now.taskIds).toEqual([]);
+  });
+
+  it('begun by two at once leaves the first stopped with what it had, and nobody booked twice', async () => {
+    const first = await garden.ok('makeRota', { body: { from: '2026-05-20', until: '2026-06-30' } });
+    const second = await made();
+    expect((await garden.ok('rota', { params: { id: first.id } })).state).not.toBe('working');
+    await garden.ok('applyRota', { params: { id: second.id }, body: {} });
+    const { status } = await garden.ask('applyRota', { params: { id: first.id }, body: {} });
+    expect([404, 409]).toContain(status);
+    const twice = (await garden.ok('sessions', {})).filter(
+      ({ signUps }) => signUps.filter(({ personId }) => personId === ada).length > 1,
+    );
+    expect(twice).toEqual([]);
+  });
+
+  it('leaves alone what is over', async () => {
+    await session({ on: '2026-05-09' });
+    const rota = await made({ from: '2026-05-01' });
+    expect(rota.from).toBe('2026-05-20');
+    const days = new Map((await garden.ok('sessions', {})).map(({ id, on }) => [id, on]));
+    for (const { sessionId } of rota.sessions) expect(days.get(sessionId)! >= '2026-05-20').toBe(true);
+  });
+
+  it('keeps what was put into a session by hand where it is', async () => {
+    const called = await session({ on: '2026-06-06', taskIds: [taskIds.at(-1)!] });
+    const rota = await made();
+    expect(rota.sessions.find(({ sessionId }) => sessionId === called.id)!.taskIds).toContain(taskIds.at(-1));
+  });
+
+  it('is the coordinator’s to make', async () => {
+    const { status } = await garden.ask('rota', { params: { id: 'not there' } });
+    expect(status).toBe(404);
+  });
+});
+
+describe('sessions every week', () => {
+  it('are called together, take up a task once, and are called off together by Undo', async () => {
+    const days = ['2026-07-04', '2026-07-11', '2026-07-18'];
+    const list = days.map((on) => ({
+      ...saturday,
+      on,
+      title: 'July morning',
+      id: newId(),
+      taskIds: [taskIds[0]!],
+    }));
+    const { body, change } = await garden.ask('callSessions', { body: { sessions: list } });
+    expect(body.map(({ on }) => on)).toEqual(days);
+    const called = async () =>
+      (await garden.ok('sessions', {})).filter(({ title }) => title === 'July morning');
+    expect((await called()).flatMap((one) => one.taskIds)).toEqual([taskIds[0]]);
+    await garden.ok('undo', { params: { id: change! } });
+    expect(await called()).toEqual([]);
+  });
+});
+
+describe('tools', () => {
+  it('are listed once each', async () => {
+    const id = newId();
+    await garden.ok('saveTool', { params: { id }, body: { name: 'fork', count: 3 } });
+    const { status } = await garden.ask('saveTool', {
+      params: { id: newId() },
+      body: { name: 'fork', count: 1 },
+    });
+    expect(status).toBe(422);
+    expect(await garden.ok('tools', {})).toMatchObject([{ name: 'fork', count: 3 }]);
+    await garden.ok('removeTool', { params: { id }, ifMatch: 1 });
+  });
+});

@@ -1,0 +1,147 @@
+import type { Rota } from '@unity-acre/contract/work';
+import { laterOf } from '@unity-acre/core/calendar';
+import { divideWork, leftOutPeople, leftOutTasks } from '@unity-acre/core/work';
+import { group } from 'd3-array';
+import { v7 as newId } from 'uuid';
+import type { Writing } from '../database/change.ts';
+import type { Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
+import { todayIn } from '../place/index.ts';
+import { secondsOf } from '../solving/jobs.ts';
+import { type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
+import { rotaGround, sessionsBetween } from './rotaProblem.ts';
+import { type RotaJob, rotas } from './rotas.ts';
+
+/** Tasks somebody put into a session: they stay there, whether the rota has people for them or not. */
+const byHand = ({ taskIds, rotaTaskIds }: SessionEntity): string[] =>
+  taskIds.filter((id) => !rotaTaskIds.includes(id));
+
+/** What goes into each session: its work in the order in which it is done, its people, and who is at what. */
+function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
+  const { problem } = ground;
+  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
+  const persons = new Map(problem.people.map((person) => [person.id, person]));
+  const placed = group(found?.placed ?? [], ({ sessionId }) => sessionId);
+  const seats = group(found?.seats ?? [], ({ sessionId }) => sessionId);
+  return problem.sessions.map((session) => {
+    const row = ground.sessions.find(({ id }) => id === session.id)!;
+    const own = (placed.get(session.id) ?? []).flatMap(({ taskId }) => tasks.get(taskId) ?? []);
+    // What others wait for first, then what cannot wait.
+    own.sort(
+      (a, b) =>
+        Number(a.after.includes(b.id)) - Number(b.after.includes(a.id)) ||
+        a.latest.localeCompare(b.latest) ||
+        a.id.localeCompare(b.id),
+    );
+    const coming = (seats.get(session.id) ?? []).map(({ personId }) => persons.get(personId)!);
+    const expected = ground.signUps.filter(({ sessionId, comes }) => sessionId === session.id && comes);
+    const ids = new Set(coming.map(({ id }) => id));
+    return {
+      sessionId: session.id,
+      taskIds: [
+        ...own.map(({ id }) => id),
+        ...byHand(row).filter((id) => !own.some((task) => task.id === id)),
+      ],
+      people: coming.map(({ id }) => ({
+        personId: id,
+        isNew: id !== session.leadId && !expected.some(({ personId }) => personId === id),
+      })),
+      dropped: expected.filter(({ personId }) => !ids.has(personId)).map(({ personId }) => personId),
+      crews: divideWork(session, own, coming).crews,
+    };
+  });
+}
+
+function rotaView(job: RotaJob): Rota {
+  const { id, state, found, about } = job;
+  const { from, until, applied, ground } = about;
+  const rota = found ?? { seats: [], placed: [], goals: [], daysSettled: false };
+  const { people, tasks, sessions: list } = ground.problem;
+  return {
+    id,
+    state,
+    seconds: secondsOf(job),
+    from,
+    until,
+    applied,
+    size: { people: people.length, sessions: list.length, tasks: tasks.length },
+    goals: rota.goals,
+    daysSettled: rota.daysSettled,
+    sessions: state === 'working' ? [] : sessionsOf(job),
+    tasksLeft: state === 'working' ? [] : leftOutTasks(ground.problem, rota),
+    peopleLeft: state === 'working' ? [] : leftOutPeople(ground.problem, rota),
+  };
+}
+
+function jobOf(params: { gardenId: string; id: string }): RotaJob {
+  const job = rotas.get(params.gardenId, params.id);
+  if (!job) throw new Refusal('notFound');
+  return job;
+}
+
+/** Puts a rota into its sessions, if they and who comes to them still are as they were when it was begun. */
+async function apply(writing: Writing, job: RotaJob, gardenId: string): Promise<void> {
+  const { manager } = writing;
+  const { from, until, ground } = job.about;
+  const now = await sessionsBetween(manager, gardenId, from, until);
+  const versions = new Map(ground.sessions.map(({ id, version }) => [id, version]));
+  const isSame = now.length === versions.size && now.every(({ id, version }) => versions.get(id) === version);
+  const rows = (await manager.findBy(signUps, { gardenId })).filter(({ sessionId }) =>
+    versions.has(sessionId),
+  );
+  const known = new Map(ground.signUps.map(({ id, version }) => [id, version]));
+  const areSame = rows.length === known.size && rows.every(({ id, version }) => known.get(id) === version);
+  if (!isSame || !areSame) throw new Refusal('rotaStale');
+
+  for (const { sessionId, taskIds, people, crews } of sessionsOf(job)) {
+    const session = now.find(({ id }) => id === sessionId)!;
+    const fixed = byHand(session);
+    await writing.set(sessions, session, {
+      taskIds,
+      rotaTaskIds: taskIds.filter((id) => !fixed.includes(id)),
+      crews,
+    });
+    const own = rows.filter((row) => row.sessionId === sessionId);
+    const coming = new Set(people.map(({ personId }) => personId));
+    for (const row of own) {
+      if (row.byRota && row.comes && !coming.has(row.personId)) await writing.removeFound(signUps, row);
+    }
+    for (const { personId, isNew } of people) {
+      if (!isNew) continue;
+      const values = { sessionId, personId, comes: true, byRota: true };
+      await writing.put<SignUpEntity>(signUps, newId(), values, undefined);
+    }
+  }
+}
+
+export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'applyRota'> = {
+  makeRota: async ({ store, member: { garden }, body }) => {
+    const { until, repairing, seconds } = body;
+    const today = todayIn(garden, store.clock);
+    // What is over is not planned any more.
+    const from = laterOf(body.from, today);
+    const ground = await rotaGround(store.manager, garden, today, from, until);
+    if (ground.sessions.length === 0) throw invalid('until', 'noSessions');
+    const about = { from, until, ground, applied: false };
+    return rotaView(rotas.begin(garden.id, about, { problem: ground.problem, repairing, seconds }));
+  },
+
+  rota: async ({ params }) => rotaView(jobOf(params)),
+
+  stopRota: async ({ params }) => {
+    const job = jobOf(params);
+    job.stop();
+    return rotaView(job);
+  },
+
+  applyRota: async ({ params, change }) => {
+    const job = jobOf(params);
+    if (!job.found || job.state === 'working') throw new Refusal('notFound');
+    if (job.about.applied) return rotaView(job);
+    await change('rota.applied', `${job.about.from} – ${job.about.until}`, (writing) =>
+      apply(writing, job, params.gardenId),
+    );
+    job.about.applied = true;
+    return rotaView(job);
+  },
+};

@@ -1,0 +1,30 @@
+import type { Day } from '@unity-acre/core/calendar';
+import type { GoalReached } from '@unity-acre/core/solving';
+import type { GoalName, Rota, RotaProblem } from '@unity-acre/core/work';
+import { type Job, Jobs, workerScript } from '../solving/jobs.ts';
+import type { RotaGround } from './rotaProblem.ts';
+
+export interface RotaTaskData {
+  problem: RotaProblem;
+  repairing: boolean;
+  seconds: number;
+}
+
+/** The best rota so far, and the goals it has reached. */
+export interface RotaFound extends Rota {
+  goals: GoalReached<GoalName>[];
+  /** true where the work's days were settled before people were chosen for them */
+  daysSettled: boolean;
+}
+
+interface About {
+  from: Day;
+  until: Day;
+  ground: RotaGround;
+  applied: boolean;
+}
+
+export type RotaJob = Job<RotaFound, About>;
+
+/** The rotas being made and just made. */
+export const rotas = new Jobs<RotaTaskData, RotaFound, About>(workerScript('rota', import.meta.url));
