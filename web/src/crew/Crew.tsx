@@ -5,6 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { useCoordinates, useHere, useList, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
 import { useNotices } from '../kit/notices.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { seasonYearOf } from '../season/year.ts';
@@ -62,7 +63,7 @@ export default function Crew() {
 }
 
 function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): void }) {
-  const { t } = useTranslation(['crew', 'shell', 'kit']);
+  const { t } = useTranslation(['crew', 'people', 'shell', 'kit']);
   const { garden } = useHere();
   const coordinates = useCoordinates();
   const dates = useDates();
@@ -85,6 +86,7 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
               <span className="text-ink-soft"> · {t('crew:heads', { n: person.headcount })}</span>
             )}
             {person.household && <span className="block text-ink-soft text-sm">{person.household}</span>}
+            <WorkFacts person={person} people={people} />
           </p>
           <p>{t(`shell:role.${person.role}`)}</p>
           <p className="text-sm">
@@ -111,6 +113,28 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
       ))}
     </ul>
   );
+}
+
+/** What a rota would want to know: under age or of how many children, when they can come, what they promised. */
+function WorkFacts({ person, people }: { person: Person; people: Person[] }) {
+  const { t } = useTranslation('people');
+  const { number } = useMeasure();
+  const dates = useDates();
+  if (person.role === 'receiver' || person.waitingSince !== null) return null;
+  const { weekly } = person.availability;
+  const days = [...new Set(weekly?.map(({ weekday }) => weekday))].sort();
+  const guardian = people.find(({ id }) => id === person.guardianId);
+  const facts = [
+    guardian && t('line.minor', { guardian: guardian.name }),
+    person.children > 0 && t('line.children', { n: person.children }),
+    weekly === null
+      ? t('line.unsaid')
+      : days.length === 0
+        ? t('line.never')
+        : days.map((day) => dates.ofWeek(day)).join(', '),
+    person.pledged !== null && t('line.pledged', { hours: number(person.pledged / 60, 1) }),
+  ];
+  return <span className="block text-ink-soft text-sm">{facts.filter(Boolean).join(' · ')}</span>;
 }
 
 /** Makes an invitation and keeps its address in sight, to be handed over. */

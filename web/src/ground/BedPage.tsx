@@ -1,5 +1,5 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { areaOf, beyondReach, distanceTo } from '@unity-acre/core/ground';
+import { beyondReach, distanceTo, groundArea, reaches } from '@unity-acre/core/ground';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -13,7 +13,7 @@ import { EntryList } from '../log/EntryList.tsx';
 import { PlantingRow } from '../season/PlantingRow.tsx';
 import { seasonYearOf } from '../season/year.ts';
 import { BedSheet } from './BedSheet.tsx';
-import { tenureIn } from './bedShape.ts';
+import { sizeWords, tenureIn } from './bedShape.ts';
 import { useGrowing } from './Ground.tsx';
 import { Plan } from './Plan.tsx';
 import { TenureForm } from './TenureForm.tsx';
@@ -48,9 +48,16 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
   const taps = (landmarks.data ?? []).filter((landmark) => landmark.kind === 'tap');
   const tap = taps.length > 0 ? Math.min(...taps.map((one) => distanceTo(bed, one))) : null;
   const facts = [
-    { name: t('facts.size'), value: `${length(bed.width)} × ${length(bed.length)}, ${area(areaOf(bed))}` },
+    { name: t('facts.size'), value: `${sizeWords(bed, length)}, ${area(groundArea(bed))}` },
     { name: t('facts.tap'), value: tap === null ? t('facts.noTap') : length(tap) },
-    { name: t('facts.reach'), value: beyondReach(bed) ? t('facts.outOfReach') : t('facts.inReach') },
+    {
+      name: t('facts.reach'),
+      value: beyondReach(bed, 2 * reaches[garden.ground.reach]) ? t('facts.outOfReach') : t('facts.inReach'),
+    },
+    ...(bed.soilDepth !== null ? [{ name: t('facts.soil'), value: length(bed.soilDepth) }] : []),
+    ...(bed.height > 0
+      ? [{ name: t(`kind.${bed.kind}`), value: t('facts.high', { height: length(bed.height) }) }]
+      : []),
     ...(bed.offsetC !== 0
       ? [
           {
@@ -100,7 +107,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
           <Plan
             beds={beds}
             landmarks={landmarks.data ?? []}
-            highlight={bed.id}
+            highlight={[bed.id]}
             small
             growing={growing}
             onOpen={(other) => navigate(`/ground/${other.id}`)}

@@ -1,5 +1,5 @@
 import { type Bed, bedInput } from '@unity-acre/contract/ground';
-import type { Rectangle } from '@unity-acre/core/ground';
+import { bedKinds, forms } from '@unity-acre/core/ground';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -13,109 +13,194 @@ import { SheetActions } from '../kit/SheetActions.tsx';
 
 interface Values {
   name: string;
+  kind: Bed['kind'];
+  form: Bed['form'];
   x: string;
   y: string;
   width: string;
   length: string;
+  angle: string;
+  height: string;
+  soilDepth: string;
   offsetC: string;
   note: string;
 }
 
-interface Props {
+/** A bed by numbers, on a sheet laid over the page. */
+export function BedSheet({
+  bed,
+  onClose,
+  onRemoved,
+}: {
   bed: Bed | null;
-  /** a shape drawn on the plan */
-  shape?: Rectangle | null;
   onClose(): void;
   onRemoved?(): void;
+}) {
+  const { t } = useTranslation('ground');
+  return (
+    <Sheet open title={bed ? bed.name : t('addBed')} onClose={onClose}>
+      <BedForm bed={bed} onDone={onClose} onRemoved={onRemoved ?? onClose} />
+    </Sheet>
+  );
 }
 
-/** A bed by numbers. */
-export function BedSheet({ bed, shape = null, onClose, onRemoved }: Props) {
+interface FormProps {
+  bed: Bed | null;
+  onDone(): void;
+  onRemoved(): void;
+}
+
+/** A bed by numbers. A polygon keeps its corners: its sides follow from them. */
+export function BedForm({ bed, onDone, onRemoved }: FormProps) {
   const { t } = useTranslation(['ground', 'kit']);
-  const { lengthInput, system } = useMeasure();
+  const { lengthInput, system, number } = useMeasure();
   const readDegrees = useReadDegrees();
   const [id] = useState(() => bed?.id ?? newId());
   const beds = useList('beds');
   const save = useWrite('saveBed', ({ data }) => t('ground:saved', { bed: data.name }));
   const remove = useWrite('removeBed', () => t('ground:removed', { bed: bed?.name }));
   const bare = system === 'imperial' ? 'ft' : 'm';
-  const valuesOf = ({ name, note, offsetC, ...rectangle }: Pick<Bed, keyof Values>): Values => ({
-    name,
-    note,
-    offsetC: degreesShown(offsetC, system),
-    x: lengthInput(rectangle.x),
-    y: lengthInput(rectangle.y),
-    width: lengthInput(rectangle.width),
-    length: lengthInput(rectangle.length),
+  const valuesOf = (row: Pick<Bed, keyof Values>): Values => ({
+    name: row.name,
+    note: row.note,
+    kind: row.kind,
+    form: row.form,
+    offsetC: degreesShown(row.offsetC, system),
+    x: lengthInput(row.x),
+    y: lengthInput(row.y),
+    width: lengthInput(row.width),
+    length: lengthInput(row.length),
+    angle: number(row.angle, 2),
+    height: row.height > 0 ? lengthInput(row.height) : '',
+    soilDepth: row.soilDepth === null ? '' : lengthInput(row.soilDepth),
   });
   const fresh = {
     name: t('ground:nextName', { n: (beds.data?.length ?? 0) + 1 }),
     note: '',
+    kind: 'ground' as const,
+    form: 'rectangle' as const,
     offsetC: 0,
-    ...(shape ?? { x: 0, y: 0, width: 1.2192, length: 2.4384 }),
+    x: 0,
+    y: 0,
+    width: 1.2192,
+    length: 2.4384,
+    angle: 0,
+    height: 0,
+    soilDepth: null,
   };
   const form = useBodyForm<Values, ReturnType<typeof bedInput.parse>>({
     schema: bedInput,
     defaults: valuesOf(bed ?? fresh),
     version: bed?.version,
     toValues: valuesOf,
-    toBody: (values, read) => ({
-      name: values.name,
-      note: values.note,
-      offsetC: readDegrees('offsetC', values.offsetC, read),
-      x: read.length('x', values.x, bare),
-      y: read.length('y', values.y, bare),
-      width: read.length('width', values.width, bare),
-      length: read.length('length', values.length, bare),
-    }),
+    toBody: (values, read) => {
+      const width = read.length('width', values.width, bare);
+      const isPolygon = values.form === 'polygon' && bed?.points;
+      return {
+        name: values.name,
+        note: values.note,
+        kind: values.kind,
+        form: values.form,
+        offsetC: readDegrees('offsetC', values.offsetC, read),
+        x: read.length('x', values.x, bare),
+        y: read.length('y', values.y, bare),
+        width: isPolygon ? bed.width : width,
+        length: isPolygon
+          ? bed.length
+          : values.form === 'circle'
+            ? width
+            : read.length('length', values.length, bare),
+        angle: read.number('angle', values.angle),
+        points: isPolygon ? bed.points : null,
+        height: values.height.trim() === '' ? 0 : read.length('height', values.height, bare),
+        soilDepth: values.soilDepth.trim() === '' ? null : read.length('soilDepth', values.soilDepth, bare),
+      };
+    },
     send: async (body, ifMatch) => {
       await save.mutateAsync({ params: { id }, body, ifMatch });
-      onClose();
+      onDone();
     },
   });
   const { errors } = form.formState;
-  const measure = (field: 'x' | 'y' | 'width' | 'length') => (
-    <Field label={t(`ground:${field}`)} error={errors[field]?.message}>
-      {(props) => <input {...props} {...form.register(field)} className="input" autoComplete="off" />}
+  const { form: formNow, kind } = form.watch();
+  const measure = (
+    field: 'x' | 'y' | 'width' | 'length' | 'angle' | 'height' | 'soilDepth',
+    label: string,
+  ) => (
+    <Field key={field} label={label} error={errors[field]?.message}>
+      {(props) => (
+        <input
+          {...props}
+          {...form.register(field)}
+          className="input"
+          autoComplete="off"
+          readOnly={formNow === 'polygon' && (field === 'width' || field === 'length')}
+        />
+      )}
     </Field>
   );
   return (
-    <Sheet open title={bed ? bed.name : t('ground:addBed')} onClose={onClose}>
-      <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
-        <Field label={t('ground:name')} error={errors.name?.message}>
-          {(props) => <input {...props} {...form.register('name')} className="input" autoComplete="off" />}
-        </Field>
-        <div className="grid grid-cols-2 gap-4">
-          {measure('width')}
-          {measure('length')}
-          {measure('x')}
-          {measure('y')}
-        </div>
-        <p className="text-ink-soft text-sm">{t('ground:sizeHint')}</p>
-        <Field
-          label={t('ground:warmth', { unit: system === 'imperial' ? '°F' : '°C' })}
-          hint={t('ground:warmthHint')}
-          error={errors.offsetC?.message}
-        >
+    <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
+      <Field label={t('ground:name')} error={errors.name?.message}>
+        {(props) => <input {...props} {...form.register('name')} className="input" autoComplete="off" />}
+      </Field>
+      <div className="grid grid-cols-2 gap-4">
+        <Field label={t('ground:kindLabel')} error={errors.kind?.message}>
           {(props) => (
-            <input {...props} {...form.register('offsetC')} inputMode="decimal" className="input" />
+            <select {...props} {...form.register('kind')} className="input">
+              {bedKinds.map((one) => (
+                <option key={one} value={one}>
+                  {t(`ground:kind.${one}`)}
+                </option>
+              ))}
+            </select>
           )}
         </Field>
-        <Field label={t('ground:note')} hint={t('kit:optional')} error={errors.note?.message}>
-          {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
+        <Field label={t('ground:formLabel')} error={errors.form?.message ?? errors.root?.message}>
+          {(props) => (
+            <select {...props} {...form.register('form')} className="input">
+              {forms
+                .filter((one) => one !== 'polygon' || bed?.form === 'polygon')
+                .map((one) => (
+                  <option key={one} value={one}>
+                    {t(`ground:form.${one}`)}
+                  </option>
+                ))}
+            </select>
+          )}
         </Field>
-        <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
-        <SheetActions
-          busy={form.busy}
-          onCancel={onClose}
-          onRemove={
-            bed
-              ? () =>
-                  remove.mutate({ params: { id }, ifMatch: bed.version }, { onSuccess: onRemoved ?? onClose })
-              : undefined
-          }
-        />
-      </form>
-    </Sheet>
+        {formNow === 'circle'
+          ? measure('width', t('ground:diameter'))
+          : [measure('width', t('ground:width')), measure('length', t('ground:length'))]}
+        {measure('x', t('ground:x'))}
+        {measure('y', t('ground:y'))}
+        {formNow === 'rectangle' && measure('angle', t('ground:angle'))}
+        {measure('soilDepth', t('ground:soilDepth'))}
+        {kind !== 'ground' && measure('height', t('ground:height'))}
+      </div>
+      <p className="text-ink-soft text-sm">
+        {t(formNow === 'polygon' ? 'ground:polygonHint' : 'ground:sizeHint')}
+      </p>
+      <Field
+        label={t('ground:warmth', { unit: system === 'imperial' ? '°F' : '°C' })}
+        hint={t('ground:warmthHint')}
+        error={errors.offsetC?.message}
+      >
+        {(props) => <input {...props} {...form.register('offsetC')} inputMode="decimal" className="input" />}
+      </Field>
+      <Field label={t('ground:note')} hint={t('kit:optional')} error={errors.note?.message}>
+        {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
+      </Field>
+      <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
+      <SheetActions
+        busy={form.busy}
+        onCancel={onDone}
+        onRemove={
+          bed
+            ? () => remove.mutate({ params: { id }, ifMatch: bed.version }, { onSuccess: onRemoved })
+            : undefined
+        }
+      />
+    </form>
   );
 }

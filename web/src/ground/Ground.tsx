@@ -1,22 +1,23 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Family } from '@unity-acre/core/crops';
-import { areaOf, beyondReach, type Rectangle } from '@unity-acre/core/ground';
-import { MapPin, Move, Pencil, Plus } from 'lucide-react';
+import { beyondReach, groundArea, reaches } from '@unity-acre/core/ground';
+import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useCatalogue } from '../crops/catalogue.ts';
 import { Button } from '../kit/Button.tsx';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
-import { useCoordinates, useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
+import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { seasonYearOf } from '../season/year.ts';
 import { BedSheet } from './BedSheet.tsx';
-import { tenureIn } from './bedShape.ts';
-import { LandmarkSheet } from './LandmarkSheet.tsx';
-import { Plan, type PlanMode } from './Plan.tsx';
+import { sizeWords, tenureIn } from './bedShape.ts';
+import { GroundPaths } from './GroundPaths.tsx';
+import { Plan } from './Plan.tsx';
 import { tenureFill } from './tenureLook.ts';
+import { Underlay } from './Underlay.tsx';
 
 /** The families in each bed this season, in the order of their plantings. */
 export function useGrowing(): Map<string, Family[]> {
@@ -45,46 +46,19 @@ export default function Ground() {
   const beds = useList('beds');
   const landmarks = useList('landmarks');
   const growing = useGrowing();
-  const [mode, setMode] = useState<PlanMode>('look');
-  const [sheet, setSheet] = useState<{ shape: Rectangle | null } | 'landmark' | null>(null);
-  const move = useWrite('saveBed', ({ data }) => t('moved', { bed: data.name }));
-  const moveTo = ({ id, version, tenures: _, ...bed }: Bed, x: number, y: number) =>
-    move.mutate({ params: { id }, body: { ...bed, x, y }, ifMatch: version });
-
+  const [adding, setAdding] = useState(false);
   return (
     <div className="flex flex-col gap-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <h1>{t('title')}</h1>
         {coordinates && (
-          <div className="flex flex-wrap gap-2">
-            <Button
-              aria-pressed={mode === 'draw'}
-              onClick={() => setMode(mode === 'draw' ? 'look' : 'draw')}
-              look={mode === 'draw' ? 'act' : 'plain'}
-            >
-              <Pencil aria-hidden size={17} />
-              {t('draw')}
-            </Button>
-            <Button
-              aria-pressed={mode === 'arrange'}
-              onClick={() => setMode(mode === 'arrange' ? 'look' : 'arrange')}
-              look={mode === 'arrange' ? 'act' : 'plain'}
-            >
-              <Move aria-hidden size={17} />
-              {t('arrange')}
-            </Button>
-            <Button onClick={() => setSheet('landmark')}>
-              <MapPin aria-hidden size={17} />
-              {t('addLandmark')}
-            </Button>
-            <Button onClick={() => setSheet({ shape: null })} look={mode === 'look' ? 'act' : 'plain'}>
-              <Plus aria-hidden size={18} />
-              {t('addBed')}
-            </Button>
-          </div>
+          <Button onClick={() => setAdding(true)} look="act">
+            <Plus aria-hidden size={18} />
+            {t('addBed')}
+          </Button>
         )}
       </div>
-      {mode !== 'look' && <p className="text-ink-soft">{t(`${mode}Hint`)}</p>}
+      <GroundPaths />
       <Loaded of={beds}>
         {(list) => (
           <>
@@ -98,11 +72,9 @@ export default function Ground() {
                 <Plan
                   beds={list}
                   landmarks={landmarks.data ?? []}
-                  mode={mode}
                   growing={growing}
                   onOpen={(bed) => navigate(`/ground/${bed.id}`)}
-                  onDrawn={(shape) => setSheet({ shape })}
-                  onMoved={moveTo}
+                  under={<Underlay />}
                   className="h-[26rem] border border-line-strong sm:h-[36rem]"
                 />
                 <Legend beds={list} />
@@ -112,17 +84,7 @@ export default function Ground() {
           </>
         )}
       </Loaded>
-      {sheet === 'landmark' && <LandmarkSheet onClose={() => setSheet(null)} />}
-      {sheet && sheet !== 'landmark' && (
-        <BedSheet
-          bed={null}
-          shape={sheet.shape}
-          onClose={() => {
-            setSheet(null);
-            setMode('look');
-          }}
-        />
-      )}
+      {adding && <BedSheet bed={null} onClose={() => setAdding(false)} />}
     </div>
   );
 }
@@ -152,7 +114,7 @@ function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]
   const { length, area, number } = useMeasure();
   const year = seasonYearOf(garden, garden.today);
   if (beds.length === 0) return null;
-  const total = beds.reduce((sum, bed) => sum + areaOf(bed), 0);
+  const total = beds.reduce((sum, bed) => sum + groundArea(bed), 0);
   return (
     <section className="furrow">
       <h2>{t('list')}</h2>
@@ -170,7 +132,7 @@ function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]
                   <span className="font-semibold">{bed.name}</span>
                   <span className="block truncate text-ink-soft text-sm">
                     {tenure ? (tenure.holder ?? t(`tenure.${tenure.kind}`)) : t('tenure.none')}
-                    {beyondReach(bed) && ` · ${t('tooWide')}`}
+                    {beyondReach(bed, 2 * reaches[garden.ground.reach]) && ` · ${t('tooWide')}`}
                   </span>
                 </span>
                 <span className="flex gap-0.5">
@@ -178,9 +140,7 @@ function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]
                     <FamilyMark key={family} family={family} size={18} />
                   ))}
                 </span>
-                <span className="text-right text-sm">
-                  {length(bed.width)} × {length(bed.length)}
-                </span>
+                <span className="text-right text-sm">{sizeWords(bed, length)}</span>
               </Link>
             </li>
           );

@@ -1,11 +1,11 @@
 import {
   type AnswerOf,
-  type BodyOf,
   CHANGE_HEADER,
   type ParamsOf,
   type Problem,
   type QueryOf,
   type RouteName,
+  type SentOf,
   type TableLine,
   table,
 } from '@unity-acre/contract';
@@ -25,7 +25,7 @@ export class Refused extends Error {
 export interface Ask<Name extends RouteName> {
   params?: ParamsOf<Name>;
   query?: QueryOf<Name>;
-  body?: BodyOf<Name>;
+  body?: SentOf<Name>;
   /** the version of the row that the change is made to */
   ifMatch?: number | undefined;
 }

@@ -5,7 +5,7 @@ import {
   useQuery,
   useQueryClient,
 } from '@tanstack/react-query';
-import type { AnswerOf, BodyOf, ParamsOf, Role, RouteName } from '@unity-acre/contract';
+import type { AnswerOf, ParamsOf, Role, RouteName, SentOf } from '@unity-acre/contract';
 import type { Garden } from '@unity-acre/contract/place';
 import { createContext, useContext } from 'react';
 import { ask, Refused, type Told } from './ask.ts';
@@ -44,8 +44,19 @@ export function useHere(): Here {
 export const useLeads = (): boolean => ['coordinator', 'crewLead'].includes(useHere().role);
 export const useCoordinates = (): boolean => useHere().role === 'coordinator';
 
-type ReadOfGarden = 'beds' | 'landmarks' | 'people' | 'sessions' | 'calendarAddress' | 'ownCrops' | 'weather';
-type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals';
+type ReadOfGarden =
+  | 'beds'
+  | 'landmarks'
+  | 'underlays'
+  | 'people'
+  | 'sessions'
+  | 'tools'
+  | 'myTimes'
+  | 'calendarAddress'
+  | 'ownCrops'
+  | 'weather'
+  | 'seedLots';
+type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals' | 'wishes';
 
 /** A list of the garden one is in. */
 export function useList<Name extends ReadOfGarden>(
@@ -75,7 +86,7 @@ export function useSeasonList<Name extends ReadOfYear>(
 
 type Write<Name extends RouteName> = {
   params?: Omit<ParamsOf<Name>, 'gardenId'>;
-  body?: BodyOf<Name>;
+  body?: SentOf<Name>;
   ifMatch?: number | undefined;
 };
 

@@ -2,6 +2,7 @@ import { type LineReading, readLine } from '@unity-acre/core/log';
 import { NotebookPen } from 'lucide-react';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
 import { Waiting } from '../kit/states.tsx';
 import { useLineContext } from './useLineContext.ts';
@@ -15,7 +16,17 @@ export function LogLine() {
   const [text, setText] = useState('');
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLInputElement>(null);
+  const [search, setSearch] = useSearchParams();
   const reading = useMemo(() => readLine(text, context), [text, context]);
+
+  // A code on a label opens the log with its bed written already.
+  const begun = search.get('line');
+  useEffect(() => {
+    if (begun === null) return;
+    setText(begun);
+    setSearch({}, { replace: true });
+    box.current?.focus();
+  }, [begun, setSearch]);
 
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {

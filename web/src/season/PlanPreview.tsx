@@ -1,13 +1,14 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
-import { areaOf } from '@unity-acre/core/ground';
-import { amounts, milestones, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import { groundArea } from '@unity-acre/core/ground';
+import { amounts, milestones, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../crops/catalogue.ts';
-import { useHere } from '../kit/garden.ts';
+import { useHere, useLeads } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare } from '../kit/states.tsx';
 import { useAlmanac } from '../place/almanac.ts';
+import { FromTheBox } from './FromTheBox.tsx';
 import { PackingDrawing } from './PackingDrawing.tsx';
 import type { PlanValues } from './Planner.tsx';
 import { planAsTyped } from './planOf.ts';
@@ -28,6 +29,7 @@ export function PlanPreview({
   planting: Planting | null;
 }) {
   const { t } = useTranslation('season');
+  const leads = useLeads();
   const { garden } = useHere();
   const { number, length, area, depth: depthOf } = useMeasure();
   const catalogue = useCatalogue();
@@ -44,6 +46,7 @@ export function PlanPreview({
     values.pattern,
     width,
     typed.length,
+    bed,
   );
   const depth = sowingDepth(crop, garden.rules.depth);
   const big = 'font-title text-2xl';
@@ -74,7 +77,7 @@ export function PlanPreview({
             rows: packing.rows,
             perRow: packing.perRow,
             area: area(width * typed.length),
-            bed: area(areaOf(bed)),
+            bed: area(groundArea(bed)),
           })}{' '}
           {seeds > 0 && t('seedCount', { perHole: seedsPerHole, spare: number(spareShare * 100, 0) })}{' '}
           {method !== 'setPlants' &&
@@ -90,11 +93,14 @@ export function PlanPreview({
             crop.setOutDepth &&
             `${t('setOutDepthLabel')} ${t(`setOutDepth.${crop.setOutDepth}`)}`}
         </p>
+        {leads && seeds > 0 && <FromTheBox plan={plan} plants={plants} />}
         <PackingDrawing
           pattern={values.pattern}
           packing={packing}
           width={width}
           length={typed.length}
+          outline={plantedOutline(bed, width, typed.length)}
+          between={crop.betweenRows}
           inRow={spacingOf(crop, values.pattern)}
           family={crop.family}
         />

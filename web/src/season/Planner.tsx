@@ -1,7 +1,8 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { type Planting, patterns, plantingInput } from '@unity-acre/contract/season';
+import { type Planting, plantingInput } from '@unity-acre/contract/season';
 import { isDay } from '@unity-acre/core/calendar';
 import { turns, varietyOf } from '@unity-acre/core/crops';
+import { patterns } from '@unity-acre/core/ground';
 import { allowsMethod, hasTurn, startOf } from '@unity-acre/core/season';
 import { useEffect, useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -33,6 +34,8 @@ export interface PlanValues {
   width: string;
   length: string;
   startOn: string;
+  betweenId: string;
+  pinned: boolean;
   note: string;
 }
 
@@ -95,6 +98,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
     width: lengthInput(row.width),
     length: lengthInput(row.length),
     startOn: row.startOn ?? '',
+    betweenId: row.betweenId ?? '',
   });
   /** What a link wants planned: a crop, a way, a day. */
   const wanted = catalogue.crop(search.get('crop') ?? '') ?? catalogue.crop('tomato') ?? catalogue.crops[0]!;
@@ -113,6 +117,8 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
           width: lengthInput(sides.across),
           length: lengthInput(sides.along),
           startOn: isDay(wantedDay) ? wantedDay : '',
+          betweenId: '',
+          pinned: false,
           note: '',
         },
     version: planting?.version,
@@ -130,6 +136,8 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       startOn: values.startOn || null,
       afterId: planting?.afterId ?? null,
       afterDays: planting?.afterDays ?? null,
+      betweenId: values.betweenId || null,
+      pinned: values.pinned,
       note,
     }),
     send: async (body, ifMatch) => {
@@ -137,6 +145,10 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       await navigate(`/ground/${bed.id}`);
     },
   });
+  const both = useBothSeasons('plantings');
+  const besides = (both.data ?? []).filter(
+    (other) => other.bedId === bed.id && other.id !== planting?.id && other.betweenId === null,
+  );
   const { errors } = form.formState;
   const values = form.watch();
   const crop = catalogue.crop(values.cropId) ?? wanted;
@@ -247,6 +259,22 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
             <Field label={t('season:startOn')} hint={t('season:startOnHint')} error={errors.startOn?.message}>
               {(props) => <input {...props} {...form.register('startOn')} type="date" className="input" />}
             </Field>
+            <Field label={t('season:betweenId')} error={errors.betweenId?.message}>
+              {(props) => (
+                <select {...props} {...form.register('betweenId')} className="input">
+                  <option value="">{t('season:betweenNone')}</option>
+                  {besides.map((other) => (
+                    <option key={other.id} value={other.id}>
+                      {names.crop(other.cropId)}, {dates.bare(other.steps[0]!.on)}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Field>
+            <label className="flex min-h-target items-center gap-2">
+              <input type="checkbox" className="size-5" {...form.register('pinned')} />
+              {t('season:pinned')}
+            </label>
             <Field label={t('season:note')} hint={t('kit:optional')} error={errors.note?.message}>
               {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
             </Field>

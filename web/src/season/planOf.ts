@@ -44,6 +44,8 @@ export function planAsTyped(
       startOn,
       afterId: null,
       afterDays: null,
+      betweenId: null,
+      pinned: false,
       note,
     },
     width,

@@ -7,7 +7,7 @@ import { useMeasure } from '../kit/measure.ts';
 
 /** Puts a reason of the core into words: its parameters become dates, temperatures and names. */
 export function useReasonWords(): (reason: Reason) => string {
-  const { t } = useTranslation('season');
+  const { t } = useTranslation(['season', 'reasons']);
   const dates = useDates();
   const { temperature } = useMeasure();
   const names = useCropNames();
@@ -32,8 +32,8 @@ export function useReasonWords(): (reason: Reason) => string {
     if ('cropId' in reason) words.crop = names.crop(reason.cropId).toLowerCase();
     if (reason.code === 'maturity') words.since = t(`since.${reason.since}`);
     if (reason.code === 'mustFinish' || reason.code === 'countBack') {
-      words.spare = reason.pastFrost > 0 ? t('reason.pastFrost', { days: reason.pastFrost }) : '';
+      words.spare = reason.pastFrost > 0 ? t('reasons:pastFrost', { days: reason.pastFrost }) : '';
     }
-    return t(`reason.${reason.code}` as 'reason.chosen', words);
+    return t(`reasons:${reason.code}` as 'reasons:chosen', words);
   };
 }

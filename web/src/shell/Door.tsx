@@ -52,7 +52,11 @@ function Inside({ membership }: { membership: Membership }) {
           <div className="flex min-h-dvh flex-col sm:flex-row">
             <Rail />
             <div className="flex min-w-0 flex-1 flex-col pb-20 sm:pb-0">
-              {role !== 'receiver' && <LogLine />}
+              {role !== 'receiver' && (
+                <div className="print:hidden">
+                  <LogLine />
+                </div>
+              )}
               <main
                 id="page"
                 tabIndex={-1}

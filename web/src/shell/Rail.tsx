@@ -8,6 +8,7 @@ import {
   Rows3,
   Settings2,
   Shovel,
+  Sprout,
   UsersRound,
 } from 'lucide-react';
 import { useState } from 'react';
@@ -22,7 +23,7 @@ import { DemoClock } from '../place/DemoClock.tsx';
 import { Choices } from './Choices.tsx';
 import { useBecome, useMe } from './me.ts';
 
-type Place = 'thisWeek' | 'ground' | 'season' | 'crew' | 'sessions' | 'log' | 'garden';
+type Place = 'thisWeek' | 'ground' | 'season' | 'crew' | 'sessions' | 'log' | 'seedBox' | 'garden';
 
 const crew: Role[] = ['coordinator', 'crewLead', 'volunteer'];
 const places: { name: Place; to: string; icon: LucideIcon; may: Role[]; onPhone: boolean }[] = [
@@ -32,6 +33,7 @@ const places: { name: Place; to: string; icon: LucideIcon; may: Role[]; onPhone:
   { name: 'crew', to: '/crew', icon: UsersRound, may: ['coordinator', 'crewLead'], onPhone: false },
   { name: 'sessions', to: '/sessions', icon: Shovel, may: crew, onPhone: true },
   { name: 'log', to: '/log', icon: BookOpen, may: crew, onPhone: true },
+  { name: 'seedBox', to: '/seeds', icon: Sprout, may: ['coordinator', 'crewLead'], onPhone: false },
   { name: 'garden', to: '/garden', icon: Settings2, may: crew, onPhone: false },
 ];
 
@@ -46,7 +48,7 @@ export function Rail() {
     <>
       <nav
         aria-label={t('rail.label')}
-        className="sticky top-0 hidden h-dvh w-56 shrink-0 flex-col overflow-y-auto bg-rail text-rail-ink sm:flex"
+        className="sticky top-0 hidden h-dvh w-56 shrink-0 flex-col overflow-y-auto bg-rail text-rail-ink sm:flex print:hidden"
       >
         <div className="px-5 pt-6 pb-5">
           <p className="font-bold font-title text-xl leading-tight">{garden.name}</p>
@@ -75,7 +77,7 @@ export function Rail() {
 
       <nav
         aria-label={t('rail.label')}
-        className="fixed inset-x-0 bottom-0 z-30 flex bg-rail text-rail-ink sm:hidden"
+        className="fixed inset-x-0 bottom-0 z-30 flex bg-rail text-rail-ink sm:hidden print:hidden"
       >
         {mine
           .filter((place) => place.onPhone)

@@ -8,11 +8,11 @@ import { Lost } from './Lost.tsx';
 const screen = (
   path: string,
   load: () => Promise<{ default: React.ComponentType }>,
-  room?: LateRoom,
+  ...rooms: LateRoom[]
 ): RouteObject => ({
   path,
   lazy: async () => {
-    const [loaded] = await Promise.all([load(), room && speakOf(room)]);
+    const [loaded] = await Promise.all([load(), ...rooms.map(speakOf)]);
     return { Component: loaded.default };
   },
 });
@@ -33,16 +33,27 @@ export const router = createBrowserRouter([
         lazy: async () => ({ Component: (await import('./Door.tsx')).Door }),
         children: [
           screen('/', () => import('../work/ThisWeek.tsx')),
-          screen('ground', () => import('../ground/Ground.tsx')),
-          screen('ground/:bedId', () => import('../ground/BedPage.tsx')),
-          screen('ground/:bedId/plan', () => import('../season/Planner.tsx')),
-          screen('ground/:bedId/plan/:plantingId', () => import('../season/Planner.tsx')),
-          screen('season', () => import('../season/Season.tsx')),
+          screen('ground', () => import('../ground/Ground.tsx'), 'layout'),
+          screen('ground/layout', () => import('../ground/LayoutPage.tsx'), 'layout'),
+          screen('ground/sun', () => import('../ground/SunPage.tsx'), 'layout'),
+          screen('ground/judgement', () => import('../ground/JudgementPage.tsx'), 'layout'),
+          screen('ground/print', () => import('../ground/PrintPage.tsx'), 'layout'),
+          screen('ground/:bedId', () => import('../ground/BedPage.tsx'), 'reasons'),
+          screen('ground/:bedId/plan', () => import('../season/Planner.tsx'), 'reasons'),
+          screen('ground/:bedId/plan/:plantingId', () => import('../season/Planner.tsx'), 'reasons'),
+          screen('season', () => import('../season/Season.tsx'), 'plan', 'reasons'),
+          screen('season/propose', () => import('../season/ProposePage.tsx'), 'plan'),
+          screen('season/next', () => import('../season/NextYearPage.tsx'), 'plan'),
+          screen('season/labels', () => import('../season/LabelsPage.tsx'), 'plan'),
+          screen('seeds', () => import('../crops/SeedBoxPage.tsx'), 'seedBox'),
           screen('season/still', () => import('../season/Still.tsx')),
           screen('season/crops', () => import('../crops/CropList.tsx'), 'crops'),
           screen('season/crops/:cropId', () => import('../crops/CropPage.tsx'), 'crops'),
-          screen('crew', () => import('../crew/Crew.tsx')),
-          screen('sessions', () => import('../work/Sessions.tsx')),
+          screen('crew', () => import('../crew/Crew.tsx'), 'people'),
+          screen('sessions', () => import('../work/Sessions.tsx'), 'rota'),
+          screen('sessions/rota', () => import('../work/RotaPage.tsx'), 'rota', 'people'),
+          screen('sessions/mine', () => import('../crew/MyTimesPage.tsx'), 'rota', 'people'),
+          screen('sessions/tools', () => import('../work/ToolsPage.tsx'), 'rota'),
           screen('log', () => import('../log/LogBook.tsx')),
           screen('garden', () => import('../place/GardenSetUp.tsx'), 'climate'),
           screen('garden/climate', () => import('../place/ClimatePage.tsx'), 'climate'),

@@ -6,12 +6,17 @@ import { taskKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import climateEn from '../place/climate.en.json' with { type: 'json' };
 import climateEs from '../place/climate.es.json' with { type: 'json' };
+import reasonsEn from '../season/reasons.en.json' with { type: 'json' };
+import reasonsEs from '../season/reasons.es.json' with { type: 'json' };
 import { words as earlyEn } from './en.ts';
 import { words as earlyEs } from './es.ts';
 
 /* Codes of the core have words on the screen: none is shown as it is. */
 
-const languages = { en: { ...earlyEn, climate: climateEn }, es: { ...earlyEs, climate: climateEs } };
+const languages = {
+  en: { ...earlyEn, climate: climateEn, reasons: reasonsEn },
+  es: { ...earlyEs, climate: climateEs, reasons: reasonsEs },
+};
 
 describe.each(Object.entries(languages))('in %s', (_, words) => {
   it.each([
@@ -64,7 +69,7 @@ describe.each(Object.entries(languages))('in %s', (_, words) => {
             for (const { reasons } of milestones(plan, almanac, defaultRules) ?? []) {
               for (const reason of [...reasons.earliest, ...reasons.best, ...reasons.latest]) {
                 met.add(reason.code);
-                expectFilled(reason, shown, words.season.reason);
+                expectFilled(reason, shown, words.reasons);
               }
             }
           }

@@ -8,5 +8,29 @@ export const lateWords = {
     en: () => import('../crops/words.en.json'),
     es: () => import('../crops/words.es.json'),
   },
+  layout: {
+    en: () => import('../ground/layout.en.json'),
+    es: () => import('../ground/layout.es.json'),
+  },
+  people: {
+    en: () => import('../crew/people.en.json'),
+    es: () => import('../crew/people.es.json'),
+  },
+  plan: {
+    en: () => import('../season/plan.en.json'),
+    es: () => import('../season/plan.es.json'),
+  },
+  reasons: {
+    en: () => import('../season/reasons.en.json'),
+    es: () => import('../season/reasons.es.json'),
+  },
+  rota: {
+    en: () => import('../work/rota.en.json'),
+    es: () => import('../work/rota.es.json'),
+  },
+  seedBox: {
+    en: () => import('../crops/seedBox.en.json'),
+    es: () => import('../crops/seedBox.es.json'),
+  },
 };
 export type LateRoom = keyof typeof lateWords;

@@ -16,6 +16,15 @@ interface Props {
   onEdit?(session: Session): void;
 }
 
+/** Who is at a task by the rota; nothing where none was made. */
+function CrewOf({ session, taskId }: { session: Session; taskId: string }) {
+  const members = session.crews.find((crew) => crew.taskId === taskId)?.members ?? [];
+  const names = new Map(session.signUps.map(({ personId, name }) => [personId, name]));
+  if (session.leadId && session.lead) names.set(session.leadId, session.lead);
+  const there = members.flatMap(({ personId }) => names.get(personId) || []);
+  return there.length > 0 ? <span className="text-ink">{there.join(', ')}</span> : null;
+}
+
 /** A work session: when, where, who comes, and whether that is enough for its work. */
 export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
   const { t } = useTranslation(['work', 'kit']);
@@ -68,7 +77,9 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
             {session.signUps.length > 0 && (
               <p className="text-sm">
                 {session.signUps
-                  .map(({ name, headcount }) => (headcount > 1 ? `${name} (${headcount})` : name))
+                  .map(({ name, headcount }) =>
+                    headcount > 1 ? `${name} (${headcount})` : name || t('work:underAge'),
+                  )
                   .join(', ')}
               </p>
             )}
@@ -76,7 +87,9 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
             {own.length > 0 && (
               <ul className="mt-2 border-line border-t">
                 {own.map((task) => (
-                  <TaskRow key={task.id} task={task} />
+                  <TaskRow key={task.id} task={task}>
+                    <CrewOf session={session} taskId={task.id} />
+                  </TaskRow>
                 ))}
               </ul>
             )}

@@ -20,6 +20,9 @@ interface Values {
   capacity: string;
   taskIds: string[];
   note: string;
+  children: boolean;
+  /** the last day of a weekly repetition, for new ones */
+  until: string;
 }
 
 interface Props {
@@ -30,21 +33,38 @@ interface Props {
   onClose(): void;
 }
 
+/** A session is repeated so often at most. */
+const MOST_REPEATED = 52;
+
+/** The same weekday from a day to another, the first in any case. */
+function weeklyDays(on: string, until: string): string[] {
+  const days = [on];
+  while (days.length < MOST_REPEATED && addDays(days.at(-1)!, 7) <= until)
+    days.push(addDays(days.at(-1)!, 7));
+  return days;
+}
+
 /** Calls a work session, or changes one: when, where, who leads, and which tasks. */
 export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) {
-  const { t } = useTranslation(['work', 'kit']);
+  const { t } = useTranslation(['work', 'rota', 'kit']);
   const { garden } = useHere();
   const people = useList('people');
   const sentence = useTaskSentence();
   const remedy = useRemedy();
   const [id] = useState(() => session?.id ?? newId());
   const save = useWrite('saveSession', ({ data }) => t('work:sessionSaved', { title: data.title }));
+  // Made once, so that what is sent again is the same.
+  const [ids] = useState(() => Array.from({ length: MOST_REPEATED }, (_, i) => (i === 0 ? id : newId())));
+  const callAll = useWrite('callSessions', ({ data }) =>
+    t('rota:repeat.saved', { n: data.length, title: data[0]?.title }),
+  );
   const remove = useWrite('removeSession', () => t('work:sessionRemoved', { title: session?.title }));
   const valuesOf = (row: Session): Values => ({
     ...row,
     leadId: row.leadId ?? '',
     capacity: String(row.capacity),
     taskIds: [...row.taskIds].sort(),
+    until: '',
   });
   const form = useBodyForm<Values, ReturnType<typeof sessionInput.parse>>({
     schema: sessionInput,
@@ -61,6 +81,8 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
           capacity: '15',
           taskIds: wanted ? [wanted] : [],
           note: '',
+          children: true,
+          until: '',
         },
     version: session?.version,
     toValues: valuesOf,
@@ -74,9 +96,20 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
       capacity: read.number('capacity', values.capacity),
       taskIds: values.taskIds,
       note: values.note,
+      children: values.children,
     }),
     send: async (body, ifMatch) => {
-      await save.mutateAsync({ params: { id }, body, ifMatch });
+      const days = weeklyDays(body.on, form.getValues('until'));
+      if (session || days.length < 2) await save.mutateAsync({ params: { id }, body, ifMatch });
+      else {
+        const list = days.map((on, i) => ({
+          ...body,
+          id: ids[i] ?? id,
+          on,
+          taskIds: i === 0 ? body.taskIds : [],
+        }));
+        await callAll.mutateAsync({ body: { sessions: list } });
+      }
       onClose();
     },
   });
@@ -97,6 +130,11 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
         <Field label={t('work:on')} error={errors.on?.message}>
           {(props) => <input {...props} {...form.register('on')} type="date" className="input" />}
         </Field>
+        {!session && (
+          <Field label={t('rota:repeat.label')} hint={t('rota:repeat.hint')}>
+            {(props) => <input {...props} {...form.register('until')} type="date" className="input" />}
+          </Field>
+        )}
         <div className="grid grid-cols-2 gap-4">
           <Field label={t('work:from')} error={errors.from?.message}>
             {(props) => <input {...props} {...form.register('from')} type="time" className="input" />}
@@ -125,6 +163,14 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
             </select>
           )}
         </Field>
+        <label className="flex min-h-target items-center gap-3">
+          <input
+            type="checkbox"
+            {...form.register('children')}
+            className="size-5 shrink-0 accent-blossom-deep"
+          />
+          {t('work:children')}
+        </label>
         <fieldset>
           <legend className="font-semibold text-sm">{t('work:tasks')}</legend>
           {fitting.length === 0 && <p className="text-ink-soft text-sm">{t('work:noFitting')}</p>}

@@ -8,6 +8,7 @@ import { useHere, useLeads, useList } from '../kit/garden.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useBothSeasons } from '../season/year.ts';
 import { CalendarAddress } from './CalendarAddress.tsx';
+import { SessionPaths } from './SessionPaths.tsx';
 import { SessionRow } from './SessionRow.tsx';
 import { SessionSheet } from './SessionSheet.tsx';
 
@@ -37,6 +38,7 @@ export default function Sessions() {
           </Button>
         )}
       </div>
+      <SessionPaths />
       <Loaded of={sessions}>
         {(list) => {
           const coming = list.filter((session) => session.on >= garden.today);

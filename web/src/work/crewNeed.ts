@@ -1,6 +1,5 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
-
-const minutesOf = (time: string): number => Number(time.slice(0, 2)) * 60 + Number(time.slice(3));
+import { minuteOf } from '@unity-acre/core/crew';
 
 /** How a session's people measure up to its work. */
 export interface CrewNeed {
@@ -20,7 +19,7 @@ export function crewNeed(session: Session, tasks: readonly TaskView[]): CrewNeed
   const minutes = tasks
     .filter((task) => wanted.has(task.id) && task.state !== 'done')
     .reduce((sum, task) => sum + task.minutes, 0);
-  const length = minutesOf(session.to) - minutesOf(session.from);
+  const length = minuteOf(session.to) - minuteOf(session.from);
   const coming = session.signUps.reduce((sum, person) => sum + person.headcount, 0);
   const needed = Math.ceil(minutes / length);
   return { coming, minutes, needed, gap: Math.max(0, needed - coming) };

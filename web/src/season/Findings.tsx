@@ -1,0 +1,243 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Bed } from '@unity-acre/contract/ground';
+import type { Planting } from '@unity-acre/contract/season';
+import { type Finding, findingKey, gravity, type Remedy } from '@unity-acre/core/season';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { useCropNames } from '../crops/names.ts';
+import { ask } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { Loaded } from '../kit/states.tsx';
+import { inputOf } from './bandMove.ts';
+
+interface Props {
+  beds: Bed[];
+  plantings: Planting[];
+  year: number;
+  onSelect(id: string): void;
+}
+
+/** So many are shown before anybody asks for all. */
+const FIRST = 12;
+
+/** What in the season does not go together, live: each with its reason, its place and what would end it. */
+export function Findings({ beds, plantings, year, onSelect }: Props) {
+  const { t } = useTranslation('plan');
+  const { garden } = useHere();
+  const [shown, setShown] = useState<string | null>(null);
+  const [all, setAll] = useState(false);
+  const found = useQuery({
+    queryKey: ['garden', garden.id, 'consistency', year],
+    queryFn: async () =>
+      (await ask('consistency', { params: { gardenId: garden.id }, query: { year } })).data,
+  });
+  return (
+    <section className="furrow">
+      <Loaded of={found}>
+        {(list) => (
+          <>
+            <h2>{list.length === 0 ? t('findings.none') : t('findings.title', { count: list.length })}</h2>
+            {list.length === 0 && <p className="text-ink-soft">{t('findings.noneHint')}</p>}
+            <ol>
+              {(all ? list : list.slice(0, FIRST)).map((finding) => {
+                const key = findingKey(finding);
+                return (
+                  <li key={key} className="border-line border-b py-2">
+                    <div className="flex flex-wrap items-baseline gap-x-3">
+                      <span
+                        className={`w-28 shrink-0 font-semibold text-sm ${gravity[finding.code] === 1 ? 'text-beet' : gravity[finding.code] === 2 ? 'text-straw-deep' : 'text-ink-soft'}`}
+                      >
+                        {t(`findings.gravity.${gravity[finding.code]}`)}
+                      </span>
+                      <span className="min-w-0 flex-1">
+                        <Sentence finding={finding} beds={beds} plantings={plantings} />
+                      </span>
+                      {finding.plantingIds.length > 0 && (
+                        <Button look="quiet" onClick={() => onSelect(finding.plantingIds.at(-1)!)}>
+                          {t('findings.show')}
+                        </Button>
+                      )}
+                      <Button
+                        look="quiet"
+                        aria-expanded={shown === key}
+                        onClick={() => setShown(shown === key ? null : key)}
+                      >
+                        {t('findings.help')}
+                      </Button>
+                    </div>
+                    {shown === key && (
+                      <Remedies of={key} beds={beds} plantings={plantings} year={year} finding={finding} />
+                    )}
+                  </li>
+                );
+              })}
+            </ol>
+            {!all && list.length > FIRST && (
+              <Button look="quiet" onClick={() => setAll(true)}>
+                {t('findings.all', { n: list.length })}
+              </Button>
+            )}
+          </>
+        )}
+      </Loaded>
+    </section>
+  );
+}
+
+function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[]; plantings: Planting[] }) {
+  const { t } = useTranslation(['plan', 'season']);
+  const names = useCropNames();
+  const dates = useDates();
+  const { number, depth } = useMeasure();
+  const bed = beds.find(({ id }) => id === finding.bedId);
+  const crops = finding.plantingIds.flatMap((id) => {
+    const planting = plantings.find((one) => one.id === id);
+    return planting ? [names.crop(planting.cropId)] : [];
+  });
+  const words: Record<string, string | number> = {
+    bed: bed?.name ?? '',
+    a: crops[0] ?? '',
+    b: (crops[1] ?? '').toLowerCase(),
+    crops: [...new Set(crops)].join(', '),
+    n: finding.plantingIds.length,
+  };
+  for (const [name, value] of Object.entries(finding)) {
+    if (typeof value === 'number') words[name] = number(value, 1);
+    if (typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value)) words[name] = dates.short(value);
+  }
+  if ('share' in finding) words.share = number(finding.share * 100, 0);
+  // Years are not numbers to be grouped.
+  if (finding.code === 'rotation') {
+    Object.assign(words, {
+      last: String(finding.last),
+      again: String(finding.again),
+      family: t(`season:family.${finding.family}`),
+    });
+  }
+  if (finding.code === 'soilDepth') {
+    Object.assign(words, { needed: depth(finding.needed), there: depth(finding.there) });
+  }
+  if (finding.code === 'apart') {
+    const why = t(`plan:why.${finding.why}` as 'plan:why.stunting');
+    Object.assign(words, { why, sure: t(`plan:evidence.${finding.evidence}`) });
+  }
+  return (
+    <>
+      {bed && (
+        <Link to={`/ground/${bed.id}`} className="font-semibold underline underline-offset-4">
+          {bed.name}
+        </Link>
+      )}{' '}
+      {t(`plan:finding.${finding.code}`, words)}
+    </>
+  );
+}
+
+function Remedies({
+  of,
+  finding,
+  beds,
+  plantings,
+  year,
+}: {
+  of: string;
+  finding: Finding;
+  beds: Bed[];
+  plantings: Planting[];
+  year: number;
+}) {
+  const { t } = useTranslation(['plan', 'season']);
+  const { garden } = useHere();
+  const coordinates = useCoordinates();
+  const names = useCropNames();
+  const dates = useDates();
+  const { length } = useMeasure();
+  const save = useWrite('savePlanting', ({ data }) =>
+    t('plan:remedy.done', { crop: names.crop(data.cropId) }),
+  );
+  const remedies = useQuery({
+    queryKey: ['garden', garden.id, 'remedies', year, of],
+    queryFn: async () =>
+      (await ask('remedies', { params: { gardenId: garden.id }, query: { year, key: of } })).data,
+  });
+  const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
+  const words = (remedy: Remedy, planting: Planting): string => {
+    const crop = names.crop(planting.cropId).toLowerCase();
+    switch (remedy.kind) {
+      case 'moveBed':
+        return t('plan:remedy.moveBed', { crop, bed: nameOf(remedy.bedId) });
+      case 'startOn':
+        return t('plan:remedy.startOn', { crop, day: dates.short(remedy.startOn) });
+      case 'length':
+        return t('plan:remedy.length', { crop, length: length(remedy.length) });
+      case 'square':
+        return t('plan:remedy.square', { crop });
+      case 'between': {
+        const host = plantings.find(({ id }) => id === remedy.betweenId);
+        return t('plan:remedy.between', { crop, other: host ? names.crop(host.cropId).toLowerCase() : '' });
+      }
+      case 'crop':
+        return t('plan:remedy.crop', { crop, other: names.crop(remedy.cropId).toLowerCase() });
+    }
+  };
+  const apply = (remedy: Remedy, planting: Planting) => {
+    const body = inputOf(planting);
+    switch (remedy.kind) {
+      case 'moveBed': {
+        const bed = beds.find(({ id }) => id === remedy.bedId)!;
+        const [across, along] = [Math.min(bed.width, bed.length), Math.max(bed.width, bed.length)];
+        body.width = Math.min(planting.width, across);
+        body.length = Math.min(along, (planting.width * planting.length) / body.width);
+        body.bedId = remedy.bedId;
+        body.betweenId = null;
+        break;
+      }
+      case 'startOn':
+        body.startOn = remedy.startOn;
+        break;
+      case 'length':
+        body.length = remedy.length;
+        break;
+      case 'square':
+        body.pattern = 'square';
+        break;
+      case 'between':
+        body.betweenId = remedy.betweenId;
+        break;
+      case 'crop':
+        body.cropId = remedy.cropId;
+        body.varietyId = remedy.varietyId;
+    }
+    save.mutate({ params: { id: planting.id }, body, ifMatch: planting.version });
+  };
+  return (
+    <div className="mt-1 flex flex-wrap gap-2 border-blossom border-l-4 bg-straw-soft p-2">
+      <Loaded of={remedies}>
+        {(list) =>
+          list.length === 0 ? (
+            <p>{t(`plan:advice.${finding.code}`)}</p>
+          ) : (
+            list.map((remedy) => {
+              const planting = plantings.find(({ id }) => id === remedy.plantingId);
+              return (
+                planting && (
+                  <Button
+                    key={JSON.stringify(remedy)}
+                    disabled={!coordinates || save.isPending}
+                    onClick={() => apply(remedy, planting)}
+                  >
+                    {words(remedy, planting)}
+                  </Button>
+                )
+              );
+            })
+          )
+        }
+      </Loaded>
+    </div>
+  );
+}

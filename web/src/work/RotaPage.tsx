@@ -1,0 +1,207 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Person } from '@unity-acre/contract/crew';
+import type { Rota, Session, TaskView } from '@unity-acre/contract/work';
+import { addDays } from '@unity-acre/core/calendar';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
+import { ask } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { Field } from '../kit/form.tsx';
+import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { useBothSeasons } from '../season/year.ts';
+import { Goals, useGoalWords } from './Goals.tsx';
+import { LeftOutPeople, LeftOutTasks } from './LeftOut.tsx';
+import { RotaSessions } from './RotaSessions.tsx';
+import { SessionPaths } from './SessionPaths.tsx';
+
+/** How often it is asked how the rota stands, milliseconds. */
+const ASK_MS = 500;
+/** How far ahead a rota looks unless somebody says otherwise, days. */
+const AHEAD = 27;
+
+/** What the pieces of a rota speak of. */
+export interface RotaNames {
+  tasks: TaskView[];
+  people: Person[];
+  sessions: Session[];
+}
+
+/** Makes the rota: begun, watched, looked at with its reasons, and put into the sessions as one change. */
+export default function RotaPage() {
+  const { t } = useTranslation('rota');
+  const tasks = useBothSeasons('tasks');
+  const people = useList('people');
+  const sessions = useList('sessions');
+  return (
+    <div className="flex flex-col gap-6">
+      <h1>{t('title')}</h1>
+      <SessionPaths />
+      <p className="max-w-prose text-ink-soft">{t('lead')}</p>
+      <Loaded of={sessions}>
+        {(sessionList) => (
+          <Loaded of={people}>
+            {(peopleList) =>
+              sessionList.length === 0 ? (
+                <Bare title={t('noSessions')}>
+                  <p>{t('noSessionsHint')}</p>
+                </Bare>
+              ) : (
+                <Making names={{ tasks: tasks.data ?? [], people: peopleList, sessions: sessionList }} />
+              )
+            }
+          </Loaded>
+        )}
+      </Loaded>
+    </div>
+  );
+}
+
+function Making({ names }: { names: RotaNames }) {
+  const { t } = useTranslation('rota');
+  const { garden } = useHere();
+  const { number } = useMeasure();
+  const [search, setSearch] = useSearchParams();
+  // In the address, so that one may look elsewhere and come back.
+  const id = search.get('rota');
+  const [from, setFrom] = useState(garden.today);
+  const [until, setUntil] = useState(addDays(garden.today, AHEAD));
+  const [repairing, setRepairing] = useState(false);
+  const begin = useWrite('makeRota');
+  const stop = useWrite('stopRota');
+  const goalWords = useGoalWords();
+  const making = useQuery({
+    queryKey: ['rota', garden.id, id],
+    queryFn: async () => (await ask('rota', { params: { gardenId: garden.id, id: id! } })).data,
+    enabled: id !== null,
+    refetchInterval: ({ state }) =>
+      !state.error && (state.data?.state === 'working' || !state.data) ? ASK_MS : false,
+    retry: false,
+  });
+  const now = id === null || making.error ? undefined : making.data;
+  const isWorking = now?.state === 'working';
+  const fieldError = (field: string) =>
+    begin.error?.problem.errors?.find((error) => error.field === field)?.code;
+  return (
+    <>
+      <form
+        className="flex flex-wrap items-start gap-x-4 gap-y-2"
+        onSubmit={(event) => {
+          event.preventDefault();
+          begin.mutate(
+            { body: { from, until, repairing } },
+            { onSuccess: ({ data }) => setSearch({ rota: data.id }, { replace: true }) },
+          );
+        }}
+      >
+        <Field label={t('from')} error={fieldError('from')}>
+          {(props) => (
+            <input
+              {...props}
+              type="date"
+              className="input"
+              value={from}
+              onChange={(event) => setFrom(event.target.value)}
+            />
+          )}
+        </Field>
+        <Field label={t('until')} error={fieldError('until')}>
+          {(props) => (
+            <input
+              {...props}
+              type="date"
+              className="input"
+              value={until}
+              onChange={(event) => setUntil(event.target.value)}
+            />
+          )}
+        </Field>
+        <Button type="submit" look="act" disabled={isWorking || begin.isPending} className="mt-6">
+          {t('make')}
+        </Button>
+        {isWorking && (
+          <Button
+            className="mt-6"
+            onClick={() => stop.mutate({ params: { id: now.id } }, { onSuccess: () => making.refetch() })}
+          >
+            {t('stop')}
+          </Button>
+        )}
+        <label className="flex min-h-target basis-full items-center gap-2">
+          <input
+            type="checkbox"
+            className="size-5 accent-blossom-deep"
+            checked={repairing}
+            onChange={(event) => setRepairing(event.target.checked)}
+          />
+          {t('repairing')}
+        </label>
+      </form>
+      {begin.error && !begin.error.problem.errors && <RefusedNote refused={begin.error} />}
+      {id !== null && making.error && (
+        <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">{t('gone')}</p>
+      )}
+      {isWorking && (
+        <div aria-live="polite">
+          <p>{t('working', { seconds: number(now.seconds, 0), ...now.size })}</p>
+          {now.goals.length > 0 && (
+            <p className="text-ink-soft">
+              {t('reaching', { goals: now.goals.slice(0, 2).map(goalWords).join('; ') })}
+            </p>
+          )}
+          <progress className="w-full max-w-xl" aria-label={t('make')} />
+        </div>
+      )}
+      {now && !isWorking && <Made key={now.id} rota={now} names={names} again={() => making.refetch()} />}
+    </>
+  );
+}
+
+function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): void }) {
+  const { t } = useTranslation('rota');
+  const { number } = useMeasure();
+  const apply = useWrite('applyRota', () => t('applied'));
+  if (rota.state === 'failed') {
+    return <p className="border-beet border-l-4 bg-beet-soft px-3 py-2 text-beet">{t('failed')}</p>;
+  }
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="flex flex-wrap items-center gap-4">
+        {rota.applied ? (
+          <p className="font-semibold text-leaf">
+            {t('isIn')}{' '}
+            <Link to="/sessions" className="underline">
+              {t('toSessions')}
+            </Link>
+          </p>
+        ) : (
+          <Button
+            look="act"
+            disabled={apply.isPending}
+            onClick={() => apply.mutate({ params: { id: rota.id }, body: {} }, { onSuccess: again })}
+          >
+            {t('apply')}
+          </Button>
+        )}
+        <span className="text-ink-soft text-sm">
+          {rota.state === 'stopped' ? t('stopped') : t('done', { seconds: number(rota.seconds, 0) })}
+        </span>
+      </div>
+      <RefusedNote refused={apply.error} />
+      <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
+        <section className="furrow min-w-0">
+          <h2>{t('perSession')}</h2>
+          <RotaSessions rota={rota} names={names} />
+        </section>
+        <div className="flex min-w-0 flex-col gap-6">
+          <Goals goals={rota.goals} daysSettled={rota.daysSettled} />
+          <LeftOutTasks rota={rota} names={names} />
+          <LeftOutPeople rota={rota} names={names} />
+        </div>
+      </div>
+    </div>
+  );
+}
