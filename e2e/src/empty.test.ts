@@ -20,6 +20,29 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
 
   await hand.open('/season');
   await hand.reads(w.season.noBeds);
+  for (const [path, words] of [
+    ['/season/propose', w.plan.propose.noBeds],
+    ['/season/next', 'can be rolled on'],
+    ['/season/labels', w.plan.labels.none],
+    ['/seeds', w.seedBox.lots.none],
+    ['/ground/sun', w.layout.sun.noBeds],
+    ['/ground/judgement', w.layout.judge.noBeds],
+  ] as const) {
+    await hand.open(path);
+    await hand.reads(words);
+  }
+  // The first bed of a garden is drawn by hand, and its ground then says what it lacks.
+  await hand.open('/ground/layout');
+  await hand.press(w.layout.tool.rectangle);
+  const plan = (await page.waitForSelector(`svg[aria-label="${w.layout.canvas}"]`))!;
+  const box = (await plan.boundingBox())!;
+  await page.mouse.move(box.x + 200, box.y + 120);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 420, box.y + 160, { steps: 4 });
+  await page.mouse.up();
+  await hand.reads('Bed 1');
+  await hand.open('/ground/judgement');
+  await hand.reads(w.layout.judge.noTap);
   await hand.open('/season/still');
   await hand.reads(w.season.still.title);
   await hand.setDate(w.season.still.on, '2027-05-25');
@@ -54,6 +77,8 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
   program = await Program.start('server', dataDir, program.port);
   await hand.open('/season/crops/mill-spinach');
   await hand.reads('Mill spinach');
+  await hand.open('/ground');
+  await hand.reads('Bed 1');
   await hand.open('/garden/rules');
   await hand.reads(w.climate.rules.unchanged);
   const chosen = await page.$$eval('main input[type="radio"]:checked', (inputs) =>
@@ -87,7 +112,10 @@ it('turns the year round for a garden in the south', async () => {
   await hand.open('/garden/climate');
   await hand.reads('5 Oct');
   await hand.reads('1 May');
-  expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390);
+  for (const path of ['/garden/climate', '/ground', '/ground/judgement', '/season/propose', '/seeds']) {
+    await hand.open(path);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+  }
   expect(troubles).toEqual([]);
   await close();
   await program.stop();

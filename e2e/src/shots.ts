@@ -15,32 +15,33 @@ interface Shot {
   size?: Size;
   theme?: string;
   language?: string;
-  /** text typed into the log line */
-  line?: string;
+  /** how long what it shows takes to be reckoned, milliseconds */
+  wait?: number;
   /** the bed whose page it is; put for :bed in the path */
   bed?: string;
-  as?: string;
+  /** a button pressed first */
+  press?: string;
 }
 
 const shots: Record<string, Shot> = {
-  'sign-in': { path: '/sign-in', as: 'nobody' },
   'this-week': { path: '/' },
   'this-week-phone': { path: '/', size: 'phone', theme: 'sunlight' },
   ground: { path: '/ground' },
+  layout: { path: '/ground/layout' },
+  sun: { path: '/ground/sun', theme: 'dark', wait: 3_000 },
+  judgement: { path: '/ground/judgement' },
   bed: { path: '/ground/:bed', bed: 'Bed 3' },
   planner: { path: '/ground/:bed/plan', bed: 'Trial bed' },
   season: { path: '/season' },
-  still: { path: '/season/still?bed=:bed', bed: 'Bed 8' },
+  propose: { path: '/season/propose' },
+  'seed-box': { path: '/seeds' },
   crops: { path: '/season/crops' },
-  crop: { path: '/season/crops/tomato' },
   climate: { path: '/garden/climate' },
   'house-rules': { path: '/garden/rules' },
-  'season-dark': { path: '/season', theme: 'dark' },
   crew: { path: '/crew' },
   sessions: { path: '/sessions' },
-  'sessions-phone-es': { path: '/sessions', size: 'phone', language: 'es', as: 'volunteer' },
+  rota: { path: '/sessions/rota', press: 'Make it', wait: 6_000 },
   'log-book': { path: '/log' },
-  'log-line': { path: '/ground', line: '3.2 lb lettuce bed 10 to pantry' },
   'garden-set-up': { path: '/garden' },
 };
 
@@ -58,10 +59,10 @@ const { browser, close } = await openBrowser();
 mkdirSync(folder, { recursive: true });
 for (const [name, shot] of Object.entries(shots)) {
   if (only.length > 0 && !only.includes(name)) continue;
-  const { size = 'desk', theme = 'light', language = 'en', as = 'coordinator' } = shot;
+  const { size = 'desk', theme = 'light', language = 'en' } = shot;
   const { page, troubles } = await visit(browser, size, { theme, language });
   await page.goto(`${running.url}/sign-in`);
-  const account = demoSignIns.find(({ role }) => role === as);
+  const account = demoSignIns.find(({ role }) => role === 'coordinator');
   if (account) {
     await page.evaluate(
       async (body) => {
@@ -77,10 +78,8 @@ for (const [name, shot] of Object.entries(shots)) {
   const beds = await store.manager.find('bed', { where: { name: shot.bed ?? '' } });
   const bedId = String((beds[0] as { id?: string } | undefined)?.id);
   await page.goto(`${running.url}${shot.path.replace(':bed', bedId)}`, { waitUntil: 'networkidle0' });
-  if (shot.line) {
-    await page.type('header input, form input[maxlength="500"]', shot.line);
-    await page.waitForNetworkIdle();
-  }
+  if (shot.press) await page.click(`::-p-aria([role="button"][name="${shot.press}"])`);
+  await new Promise((resolve) => setTimeout(resolve, shot.wait ?? 0));
   await page.evaluate(() => document.fonts.ready);
   await page.screenshot({ path: join(folder, `${name}.png`) as `${string}.png` });
   for (const trouble of troubles) console.error(`${name}: ${trouble}`);

@@ -1,0 +1,89 @@
+import type { Session } from '@unity-acre/contract/work';
+import type { Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { Demo } from './demo.ts';
+import { type Hand, speech } from './hand.ts';
+
+const w = speech.en;
+const { people, rota } = w;
+
+let demo: Demo;
+let page: Page;
+let hand: Hand;
+let troubles: string[];
+beforeAll(async () => {
+  demo = await Demo.open();
+  ({ page, hand, troubles } = await demo.signedIn());
+}, 120_000);
+afterAll(() => demo.close());
+
+const sessions = () =>
+  page.evaluate(async () => {
+    const { memberships } = await (await fetch('/api/me')).json();
+    return (await fetch(`/api/gardens/${memberships[0].gardenId}/sessions`)).json();
+  }) as Promise<Session[]>;
+
+it('asks somebody when they can come, makes the rota, puts it into the sessions and takes it back', async () => {
+  await hand.open('/crew');
+  await hand.press(w.crew.edit.replace('{{name}}', 'Casper Fennimore'));
+  await hand.press(people.week.say);
+  await hand.press(w.kit.save);
+  await hand.reads(w.crew.saved.replace('{{name}}', 'Casper Fennimore'));
+
+  await hand.open('/sessions/rota');
+  await hand.press(rota.make);
+  await hand.reads(rota.apply);
+  // Who was not asked is told of; who was, is not.
+  await hand.reads('Sol Marchetti-Boone');
+  await hand.reads(rota.person.unsaid);
+  await hand.press(rota.apply);
+  await hand.reads(rota.isIn);
+  const filled = (await sessions()).filter(({ rotaTaskIds }) => rotaTaskIds.length > 0);
+  expect(filled.length).toBeGreaterThan(0);
+  expect(filled.flatMap(({ signUps }) => signUps).some(({ byRota }) => byRota)).toBe(true);
+
+  await hand.press(w.kit.undo);
+  await hand.reads(w.kit.undone);
+  expect((await sessions()).flatMap(({ rotaTaskIds }) => rotaTaskIds)).toEqual([]);
+  expect(troubles).toEqual([]);
+});
+
+it('says where it is not made, and counts a tool in the words of the garden', async () => {
+  await hand.open('/sessions/rota');
+  await hand.setDate(rota.from, '2027-01-01');
+  await hand.setDate(rota.until, '2027-01-08');
+  await hand.press(rota.make);
+  await hand.reads(w.problem.field.noSessions);
+
+  await hand.open('/sessions/rota?rota=of-yesterday');
+  await hand.reads(rota.gone);
+
+  await hand.open('/sessions/tools');
+  await hand.write(rota.tools.name, 'loppers');
+  await hand.write(rota.tools.count, '-2');
+  await hand.press(rota.tools.add);
+  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '0'));
+  await hand.write(rota.tools.count, '2');
+  await hand.press(rota.tools.add);
+  await hand.reads('loppers');
+});
+
+it('calls a session every week as one, and lets a volunteer say when they can come', async () => {
+  await hand.open('/sessions');
+  await hand.press(w.work.call);
+  await hand.setDate(w.work.on, '2026-07-01');
+  await hand.setDate(rota.repeat.label, '2026-07-25');
+  await hand.press(w.kit.save);
+  await hand.reads(rota.repeat.saved.replace('{{n}}', '4').replace('{{title}}', w.work.usualTitle));
+  const called = (await sessions()).filter(({ on }) => on >= '2026-07-01');
+  expect(called.map(({ on }) => on)).toEqual(['2026-07-01', '2026-07-08', '2026-07-15', '2026-07-22']);
+
+  const volunteer = await demo.signedIn('volunteer', { language: 'es' }, 'phone');
+  const es = speech.es;
+  await volunteer.hand.open('/sessions/mine');
+  await volunteer.hand.reads(es.people.mine.title);
+  await volunteer.hand.write(es.people.mostPerWeek, '3');
+  await volunteer.hand.press(es.kit.save);
+  await volunteer.hand.reads(es.people.mine.saved);
+  expect(volunteer.troubles).toEqual([]);
+});
