@@ -1,43 +1,7 @@
 import type { ElementHandle, Page } from 'puppeteer-core';
-import peopleEn from '../../web/src/crew/people.en.json' with { type: 'json' };
-import peopleEs from '../../web/src/crew/people.es.json' with { type: 'json' };
-import seedBoxEn from '../../web/src/crops/seedBox.en.json' with { type: 'json' };
-import seedBoxEs from '../../web/src/crops/seedBox.es.json' with { type: 'json' };
-import cropsEn from '../../web/src/crops/words.en.json' with { type: 'json' };
-import cropsEs from '../../web/src/crops/words.es.json' with { type: 'json' };
-import layoutEn from '../../web/src/ground/layout.en.json' with { type: 'json' };
-import layoutEs from '../../web/src/ground/layout.es.json' with { type: 'json' };
-import climateEn from '../../web/src/place/climate.en.json' with { type: 'json' };
-import climateEs from '../../web/src/place/climate.es.json' with { type: 'json' };
-import planEn from '../../web/src/season/plan.en.json' with { type: 'json' };
-import planEs from '../../web/src/season/plan.es.json' with { type: 'json' };
-import { words as en } from '../../web/src/words/en.ts';
-import { words as es } from '../../web/src/words/es.ts';
-import rotaEn from '../../web/src/work/rota.en.json' with { type: 'json' };
-import rotaEs from '../../web/src/work/rota.es.json' with { type: 'json' };
+import { allWords } from '../../web/src/words/all.ts';
 
-export const speech = {
-  en: {
-    ...en,
-    climate: climateEn,
-    crops: cropsEn,
-    layout: layoutEn,
-    people: peopleEn,
-    plan: planEn,
-    rota: rotaEn,
-    seedBox: seedBoxEn,
-  },
-  es: {
-    ...es,
-    climate: climateEs,
-    crops: cropsEs,
-    layout: layoutEs,
-    people: peopleEs,
-    plan: planEs,
-    rota: rotaEs,
-    seedBox: seedBoxEs,
-  },
-};
+export const speech = allWords;
 
 /** Quotes are not allowed in the selector's own quotes. */
 const byName = (role: string, name: string) =>

@@ -157,7 +157,7 @@ describe('the crops', () => {
     );
     expect(await mainText(hand)).toContain('Bush bean');
     expect(await mainText(hand)).not.toContain('Giant garlic');
-    await hand.choose(w.crops.family, w.season.family.legumes);
+    await hand.choose(w.crops.family, w.kit.family.legumes);
     await page.waitForFunction(
       () => document.querySelectorAll('main ul li a[href^="/season/crops/"]').length < 15,
     );

@@ -48,7 +48,7 @@ export default function CropList() {
 }
 
 function Searched() {
-  const { t } = useTranslation(['crops', 'season']);
+  const { t } = useTranslation(['crops', 'season', 'kit']);
   const { garden } = useHere();
   const { number } = useMeasure();
   const catalogue = useCatalogue();
@@ -105,7 +105,7 @@ function Searched() {
               <option value="">{t('crops:anyFamily')}</option>
               {families.map((one) => (
                 <option key={one} value={one}>
-                  {t(`season:family.${one}`)}
+                  {t(`kit:family.${one}`)}
                 </option>
               ))}
             </select>
@@ -161,7 +161,7 @@ function Searched() {
 
 /** What is the next thing about a crop: its window is open, or when it opens. */
 function Standing({ ways }: { ways: CropWay[] }) {
-  const { t } = useTranslation(['crops', 'season']);
+  const { t } = useTranslation(['crops', 'season', 'kit']);
   const { garden } = useHere();
   const dates = useDates();
   const open = ways.find((way) => standOf(way, garden.today) === 'open');

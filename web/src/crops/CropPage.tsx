@@ -53,7 +53,7 @@ function TheCrop({ crop }: { crop: Crop }) {
           <div>
             <h1>{names.crop(crop.id)}</h1>
             <p className="text-ink-soft">
-              <i>{crop.botanical}</i> · {t(`season:family.${crop.family}`)} ·{' '}
+              <i>{crop.botanical}</i> · {t(`kit:family.${crop.family}`)} ·{' '}
               {t(`season:temperament.${crop.temperament}`)}
               {own && <strong className="ml-2 text-rain">{t('crops:own.mark')}</strong>}
             </p>
@@ -108,7 +108,7 @@ function TheCrop({ crop }: { crop: Crop }) {
 }
 
 function Neighbours({ crop }: { crop: Crop }) {
-  const { t } = useTranslation(['crops', 'season']);
+  const { t } = useTranslation(['crops', 'season', 'kit']);
   const { garden } = useHere();
   const catalogue = useCatalogue();
   const names = useCropNames();
@@ -117,7 +117,7 @@ function Neighbours({ crop }: { crop: Crop }) {
   const neighbours = neighboursOf(crop, evidence);
   const nameOf = (name: string) => {
     if (name === 'any') return t('crops:neighbour.any');
-    return catalogue.crop(name) ? names.crop(name) : t(`season:family.${name as Crop['family']}`);
+    return catalogue.crop(name) ? names.crop(name) : t(`kit:family.${name as Crop['family']}`);
   };
   return (
     <section className="furrow mb-7 break-inside-avoid">

@@ -83,7 +83,7 @@ export function FamilyGlyph({ family, ink }: { family: Family; ink?: string }) {
 }
 
 export function FamilyMark({ family, size = 20 }: { family: Family; size?: number }) {
-  const { t } = useTranslation('season');
+  const { t } = useTranslation('kit');
   const name = t(`family.${family}`);
   return (
     <svg viewBox="0 0 16 16" width={size} height={size} role="img" aria-label={name} className="shrink-0">

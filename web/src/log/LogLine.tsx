@@ -5,9 +5,13 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
 import { Waiting } from '../kit/states.tsx';
+import { speakOf } from '../words/index.ts';
 import { useLineContext } from './useLineContext.ts';
 
-const EntryForm = lazy(async () => ({ default: (await import('./EntryForm.tsx')).EntryForm }));
+const EntryForm = lazy(async () => {
+  const [form] = await Promise.all([import('./EntryForm.tsx'), speakOf('season')]);
+  return { default: form.EntryForm };
+});
 
 /** One text box, reachable from everywhere and by `/`, that takes a line as one would write it on a clipboard. */
 export function LogLine() {

@@ -89,7 +89,7 @@ export function Findings({ beds, plantings, year, onSelect }: Props) {
 }
 
 function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[]; plantings: Planting[] }) {
-  const { t } = useTranslation(['plan', 'season']);
+  const { t } = useTranslation(['plan', 'season', 'kit']);
   const names = useCropNames();
   const dates = useDates();
   const { number, depth } = useMeasure();
@@ -115,7 +115,7 @@ function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[];
     Object.assign(words, {
       last: String(finding.last),
       again: String(finding.again),
-      family: t(`season:family.${finding.family}`),
+      family: t(`kit:family.${finding.family}`),
     });
   }
   if (finding.code === 'soilDepth') {
@@ -150,7 +150,7 @@ function Remedies({
   plantings: Planting[];
   year: number;
 }) {
-  const { t } = useTranslation(['plan', 'season']);
+  const { t } = useTranslation(['plan', 'season', 'kit']);
   const { garden } = useHere();
   const coordinates = useCoordinates();
   const names = useCropNames();

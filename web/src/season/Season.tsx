@@ -169,7 +169,7 @@ function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planti
           'family',
           families
             .filter((family) => grown.some((id) => catalogue.crop(id)?.family === family))
-            .map((family) => ({ value: family, words: t(`season:family.${family}`) })),
+            .map((family) => ({ value: family, words: t(`kit:family.${family}`) })),
         )}
         {holders.length > 0 &&
           filter(

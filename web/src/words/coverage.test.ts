@@ -4,26 +4,16 @@ import { almanacOf, climateOfFrosts, skipReasons } from '@unity-acre/core/place'
 import { defaultRules, milestoneKinds, milestones, type Reason, ruleSchools } from '@unity-acre/core/season';
 import { taskKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
-import climateEn from '../place/climate.en.json' with { type: 'json' };
-import climateEs from '../place/climate.es.json' with { type: 'json' };
-import reasonsEn from '../season/reasons.en.json' with { type: 'json' };
-import reasonsEs from '../season/reasons.es.json' with { type: 'json' };
-import { words as earlyEn } from './en.ts';
-import { words as earlyEs } from './es.ts';
+import { allWords } from './all.ts';
 
 /* Codes of the core have words on the screen: none is shown as it is. */
 
-const languages = {
-  en: { ...earlyEn, climate: climateEn, reasons: reasonsEn },
-  es: { ...earlyEs, climate: climateEs, reasons: reasonsEs },
-};
-
-describe.each(Object.entries(languages))('in %s', (_, words) => {
+describe.each(Object.entries(allWords))('in %s', (_, words) => {
   it.each([
     ['milestones', milestoneKinds, words.season.step],
     ['methods', methods, words.season.method],
     ['parts of the season', turns, words.season.turn],
-    ['families', families, words.season.family],
+    ['families', families, words.kit.family],
     ['entries', entryKinds, words.log.kind],
     ['reasons to skip a row', skipReasons, words.climate.station.skip],
   ] as [string, readonly string[], object][])('all %s have words', (_name, codes, known) => {

@@ -5,8 +5,7 @@ import harvest from '../harvest/words.es.json' with { type: 'json' };
 import kit from '../kit/words.es.json' with { type: 'json' };
 import log from '../log/words.es.json' with { type: 'json' };
 import place from '../place/words.es.json' with { type: 'json' };
-import season from '../season/words.es.json' with { type: 'json' };
 import shell from '../shell/words.es.json' with { type: 'json' };
 import work from '../work/words.es.json' with { type: 'json' };
 
-export const words = { crew, ground, harvest, kit, log, place, problem, season, shell, work };
+export const words = { crew, ground, harvest, kit, log, place, problem, shell, work };

@@ -28,6 +28,10 @@ export const lateWords = {
     en: () => import('../work/rota.en.json'),
     es: () => import('../work/rota.es.json'),
   },
+  season: {
+    en: () => import('../season/words.en.json'),
+    es: () => import('../season/words.es.json'),
+  },
   seedBox: {
     en: () => import('../crops/seedBox.en.json'),
     es: () => import('../crops/seedBox.es.json'),

@@ -1,0 +1,48 @@
+import peopleEn from '../crew/people.en.json' with { type: 'json' };
+import peopleEs from '../crew/people.es.json' with { type: 'json' };
+import seedBoxEn from '../crops/seedBox.en.json' with { type: 'json' };
+import seedBoxEs from '../crops/seedBox.es.json' with { type: 'json' };
+import cropsEn from '../crops/words.en.json' with { type: 'json' };
+import cropsEs from '../crops/words.es.json' with { type: 'json' };
+import layoutEn from '../ground/layout.en.json' with { type: 'json' };
+import layoutEs from '../ground/layout.es.json' with { type: 'json' };
+import climateEn from '../place/climate.en.json' with { type: 'json' };
+import climateEs from '../place/climate.es.json' with { type: 'json' };
+import planEn from '../season/plan.en.json' with { type: 'json' };
+import planEs from '../season/plan.es.json' with { type: 'json' };
+import reasonsEn from '../season/reasons.en.json' with { type: 'json' };
+import reasonsEs from '../season/reasons.es.json' with { type: 'json' };
+import seasonEn from '../season/words.en.json' with { type: 'json' };
+import seasonEs from '../season/words.es.json' with { type: 'json' };
+import rotaEn from '../work/rota.en.json' with { type: 'json' };
+import rotaEs from '../work/rota.es.json' with { type: 'json' };
+import { words as earlyEn } from './en.ts';
+import { words as earlyEs } from './es.ts';
+
+/** All words of all rooms, early and late: for types and tests. The application fetches the late ones by `lateWords`. */
+export const allWords = {
+  en: {
+    ...earlyEn,
+    climate: climateEn,
+    crops: cropsEn,
+    layout: layoutEn,
+    people: peopleEn,
+    plan: planEn,
+    reasons: reasonsEn,
+    rota: rotaEn,
+    season: seasonEn,
+    seedBox: seedBoxEn,
+  },
+  es: {
+    ...earlyEs,
+    climate: climateEs,
+    crops: cropsEs,
+    layout: layoutEs,
+    people: peopleEs,
+    plan: planEs,
+    reasons: reasonsEs,
+    rota: rotaEs,
+    season: seasonEs,
+    seedBox: seedBoxEs,
+  },
+};
