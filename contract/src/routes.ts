@@ -19,6 +19,8 @@ const ofTask = z.object({ gardenId: id, id: work.taskIdShape });
 const ofTenure = z.object({ gardenId: id, bedId: id, year });
 const ofSignUp = z.object({ gardenId: id, id, personId: id });
 
+const ofWork = z.object({ gardenId: id, id, taskId: work.taskIdShape });
+
 const ofProposal = z.object({ gardenId: id, id: z.string().max(60) });
 
 const shapes = {
@@ -199,6 +201,16 @@ const shapes = {
     params: ofSignUp,
     answer: work.session,
   }),
+  offerPlace: shape({ params: ofSignUp, body: work.offerInput, answer: work.session }),
+  takePlace: shape({ params: ofSignUp, answer: work.session }),
+  moveSession: shape({ params: thing, body: work.moveInput, answer: work.session }),
+  rollCall: shape({ params: ofSignUp, body: work.rollCallInput, answer: work.session }),
+  logWork: shape({ params: ofWork, body: work.workDoneInput, answer: work.session }),
+  hours: shape({ params: inGarden, query: work.hoursQuery, answer: z.array(work.hoursOf) }),
+  messages: shape({ params: inGarden, answer: z.array(work.message) }),
+  remind: shape({ params: inGarden, body: work.remindInput, answer: work.written }),
+  markSent: shape({ params: thing, body: work.sentInput, answer: work.message }),
+  events: shape({ params: inGarden, answer: z.unknown(), mediaType: 'text/event-stream' }),
   tools: shape({ params: inGarden, answer: z.array(work.tool) }),
   saveTool: shape({ params: thing, body: work.toolInput, answer: work.tool }),
   removeTool: shape({ params: thing }),

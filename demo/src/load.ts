@@ -3,7 +3,7 @@ import { gapsIn, seeded } from '@unity-acre/core/place';
 import { defaultRules, inGroundOf, milestones } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';
-import { hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
+import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
 import { crewFactsOf, minors, tools } from './crew.ts';
 import { idMaker } from './ids.ts';
@@ -129,8 +129,7 @@ export async function loadDemo(store: Store): Promise<void> {
     ...session,
     leadId: personId(lead),
     taskIds: open.splice(0, tasks),
-    rotaTaskIds: [],
-    crews: [],
+    ...asCalled,
   }));
   const volunteers = persons.filter(
     (person) => person.role === 'volunteer' && person.kind === 'adult' && !person.waitingSince,
@@ -143,8 +142,7 @@ export async function loadDemo(store: Store): Promise<void> {
       ...row(),
       sessionId: meetings[i]!.id,
       personId: person,
-      comes: true,
-      byRota: false,
+      ...asSigned,
     }));
   });
 

@@ -8,6 +8,7 @@ import { cropRoutes } from './crops/index.ts';
 import type { Store } from './database/store.ts';
 import { groundRoutes } from './ground/index.ts';
 import { harvestRoutes } from './harvest/index.ts';
+import { eventRoutes } from './http/events.ts';
 import { bind, type Handlers } from './http/handle.ts';
 import { newNonce, servePages } from './http/pages.ts';
 import { answerErrors, notFound, ownPagesOnly } from './http/refuse.ts';
@@ -95,6 +96,7 @@ export function createApp(options: AppOptions): Express {
     ...workRoutes,
     ...logRoutes,
     ...harvestRoutes,
+    ...eventRoutes,
   };
   const document = openapi(version);
   const passwords = [fewTries(options.tries ?? 20)];

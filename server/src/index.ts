@@ -5,3 +5,4 @@ export { storedRecord } from './place/index.ts';
 export { readSettings, type Settings } from './settings.ts';
 export { gapOf, solve } from './solving/highs.ts';
 export { type Running, start, stopOnSignals } from './start.ts';
+export { asCalled, asSigned } from './work/entity.ts';

@@ -4,6 +4,7 @@ import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
+import { endStreams } from './http/events.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
 import { rotas } from './work/index.ts';
@@ -62,6 +63,7 @@ export async function start(options: StartOptions): Promise<Running> {
     store,
     async stop() {
       const closed = new Promise((resolve) => server.close(resolve));
+      endStreams();
       server.closeIdleConnections();
       const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
       proposals.close();

@@ -84,6 +84,10 @@ export type ChangeThing =
   | 'signUp'
   | 'rota'
   | 'tool'
+  | 'place'
+  | 'rollCall'
+  | 'work'
+  | 'message'
   | 'change'
   | EntryKind;
 export type ChangeDeed =
@@ -94,6 +98,11 @@ export type ChangeDeed =
   | 'reopened'
   | 'made'
   | 'applied'
+  | 'moved'
+  | 'calledOff'
+  | 'offered'
+  | 'taken'
+  | 'written'
   | 'takenBack'
   | 'undone'
   | 'logged'

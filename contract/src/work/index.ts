@@ -1,3 +1,4 @@
+import { channels } from '@unity-acre/core/crew';
 import {
   type GoalName,
   goalNames,
@@ -35,6 +36,47 @@ export const task = z.object({
 export const taskQuery = z.object({ year });
 export const taskMarkInput = z.strictObject({ doneOn: day.nullable() });
 export { taskIdShape };
+
+export const workStates = ['open', 'underWay', 'stuck', 'done'] as const;
+
+/** How a task goes in its session, and what it took: the garden's own pace is learnt from it. */
+export const workDoneInput = z.strictObject({
+  state: z.enum(workStates),
+  /** when it was begun */
+  began: clockTime.nullable().default(null),
+  /** minutes by the clock, however many were at it; null where nobody looked */
+  minutes: z.number().int().min(1).max(900).nullable().default(null),
+  adults: z.number().int().min(0).max(200).default(0),
+  beginners: z.number().int().min(0).max(200).default(0),
+  children: z.number().int().min(0).max(200).default(0),
+  note: words(500).default(''),
+});
+export const workDone = workDoneInput.safeExtend({ taskId: taskIdShape });
+
+/** Who was there, and when they came and left; null where that was not looked at. */
+export const rollCallInput = z
+  .strictObject({ arrived: clockTime.nullable(), left: clockTime.nullable() })
+  .refine(({ arrived, left }) => left === null || (arrived !== null && arrived < left), {
+    path: ['left'],
+    message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  });
+
+/** Rain, frost or a lead who left: another time for a session, or none. */
+export const moveInput = z
+  .strictObject({
+    /** null where it is called off */
+    to: z.strictObject({ on: day, from: clockTime, to: clockTime }).nullable(),
+    /** told to everybody who was expected */
+    why: words(200),
+  })
+  .refine(({ to }) => to === null || to.from < to.to, {
+    path: ['to'],
+    message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  });
+
+export const offerInput = z.strictObject({ offered: z.boolean() });
 
 const crew = z.object({
   taskId: taskIdShape,
@@ -79,8 +121,20 @@ export const session = sessionInput.safeExtend({
       headcount: z.number().int(),
       /** true where a rota put them there, and a later one may take them out again */
       byRota: z.boolean(),
+      /** true where they look for somebody to take their place */
+      offered: z.boolean(),
+      arrived: clockTime.nullable(),
+      left: clockTime.nullable(),
     }),
   ),
+  /** who comes if a place falls free, in that order */
+  waiting: z.array(z.object({ personId: id, name: z.string(), headcount: z.number().int() })),
+  state: z.enum(['called', 'calledOff']),
+  /** what people were told when it was moved or called off */
+  why: z.string(),
+  /** the day it was first called for, where it was moved */
+  movedFrom: day.nullable(),
+  work: z.array(workDone),
   /** tasks that a rota put there, and a later one may move */
   rotaTaskIds: z.array(taskIdShape),
   /** who is at which task, for how many minutes; none where no rota was made */
@@ -96,6 +150,11 @@ export const rotaInput = z
     until: day,
     /** keeps what was promised before more work is done */
     repairing: z.boolean().default(false),
+    /** a session that is moved or called off; the rota is made for what is left, and both are applied together */
+    move: z
+      .strictObject({ sessionId: id, ...moveInput.shape })
+      .nullable()
+      .default(null),
     /** for the solver, all goals together */
     seconds: z.number().min(1).max(300).default(30),
   })
@@ -117,6 +176,10 @@ export const rota = z.object({
   from: day,
   until: day,
   applied: z.boolean(),
+  /** what becomes of a session for which the rest is repaired */
+  move: z
+    .object({ sessionId: id, to: z.object({ on: day, from: clockTime, to: clockTime }).nullable() })
+    .nullable(),
   /** true where goals about people were reached, and proved, for days of the work that were settled before */
   daysSettled: z.boolean(),
   /** what there was to choose from */
@@ -144,6 +207,62 @@ export const rota = z.object({
   peopleLeft: z.array(personReason),
 });
 
+export const messageKinds = [
+  'reminder',
+  'rota',
+  'placeFree',
+  'calledOff',
+  'moved',
+  'frostCall',
+  'firstNotice',
+  'secondNotice',
+  'release',
+  'plotGiven',
+] as const;
+
+/** A message to one person. Mail and text go to a stand-in that keeps them; calls are for somebody to make. */
+export const message = z.object({
+  id,
+  version,
+  at: z.string(),
+  kind: z.enum(messageKinds),
+  personId: id.nullable(),
+  to: z.string(),
+  channel: z.enum(channels),
+  address: z.string(),
+  language: z.enum(['en', 'es']),
+  subject: z.string(),
+  body: z.string(),
+  sessionId: id.nullable(),
+  /** false while a call has still to be made */
+  sent: z.boolean(),
+});
+export const remindInput = z.strictObject({ until: day });
+export const sentInput = z.strictObject({ sent: z.boolean() });
+export const written = z.object({ messages: z.number().int() });
+
+/** Time people gave in a season's sessions. */
+export const hoursQuery = z.object({ year });
+export const hoursOf = z.object({
+  personId: id,
+  /** promised for the season, minutes */
+  pledged: z.number().int().nullable(),
+  /** minutes of one head, for what was promised */
+  minutes: z.number().int(),
+  /** minutes of all heads behind the name */
+  headMinutes: z.number().int(),
+  visits: z.array(
+    z.object({
+      sessionId: id,
+      title: z.string(),
+      on: day,
+      minutes: z.number().int(),
+      /** true where they were called by name; false where the length of the session stands for it */
+      counted: z.boolean(),
+    }),
+  ),
+});
+
 /** The private calendar address of one's sessions; null while there is none. */
 export const calendarAddress = z.object({ address: z.string().nullable() });
 
@@ -151,5 +270,12 @@ export type TaskView = z.infer<typeof task>;
 export type SessionInput = z.infer<typeof sessionInput>;
 export type Tool = z.infer<typeof tool>;
 export type ToolInput = z.infer<typeof toolInput>;
+export type WorkDoneInput = z.infer<typeof workDoneInput>;
+export type WorkDone = z.infer<typeof workDone>;
+export type RollCallInput = z.infer<typeof rollCallInput>;
+export type MoveInput = z.infer<typeof moveInput>;
+export type Message = z.infer<typeof message>;
+export type MessageKind = (typeof messageKinds)[number];
+export type HoursOf = z.infer<typeof hoursOf>;
 export type Rota = z.infer<typeof rota>;
 export type Session = z.infer<typeof session>;

@@ -1,4 +1,5 @@
 import { addDays, type Day, weekStart } from '../calendar/index.ts';
+import { type Hours, minuteOf } from './availability.ts';
 
 /** Time somebody gave to the garden. */
 export interface Given {
@@ -35,4 +36,20 @@ export function pledgeOf(
     weeks.push({ monday, minutes: byWeek.get(monday) ?? 0 });
   const done = mine.reduce((sum, { minutes }) => sum + minutes, 0);
   return { pledged, done, short: Math.max(0, (pledged ?? 0) - done), weeks };
+}
+
+/** When somebody came to a session and left it, "HH:MM"; null where that was not looked at. */
+export interface Presence {
+  arrived: string | null;
+  left: string | null;
+}
+
+/**
+ * Minutes somebody was at a session. Where a roll was called, who was not there gave none and who did not say when they
+ * left stayed to the end; where none was called, the session's length stands for it.
+ */
+export function minutesThere(session: Hours, { arrived, left }: Presence, wasCalled: boolean): number {
+  if (!wasCalled) return minuteOf(session.to) - minuteOf(session.from);
+  if (arrived === null) return 0;
+  return Math.max(0, minuteOf(left ?? session.to) - minuteOf(arrived));
 }

@@ -1,4 +1,5 @@
 export * from './needs.ts';
+export * from './ownPace.ts';
 export * from './pace.ts';
 export * from './rota/index.ts';
 export * from './task.ts';

@@ -91,6 +91,11 @@ export const PRACTISED = 1;
 export const BEGINNER = 0.5;
 export const CHILD = 0.25;
 
-/** What all heads behind a name do together in a minute. */
-export const paceOf = (heads: { adults: number; children: number }, beginner: boolean): number =>
-  heads.adults * (beginner ? BEGINNER : PRACTISED) + heads.children * CHILD;
+/** What all heads behind a name do together in a minute. @param slower how much longer beginners and children take here than usual */
+export const paceOf = (
+  heads: { adults: number; children: number },
+  beginner: boolean,
+  slower: { beginners: number; children: number } = { beginners: 1, children: 1 },
+): number =>
+  heads.adults * (beginner ? BEGINNER / slower.beginners : PRACTISED) +
+  (heads.children * CHILD) / slower.children;

@@ -96,6 +96,10 @@ export const peopleRoutes: PeopleRoutes = {
       for (const row of await manager.findBy(signUps, { personId: params.id, gardenId: params.gardenId })) {
         await writing.removeFound(signUps, row);
       }
+      // What they led goes on, and shows that nobody leads it.
+      for (const led of await manager.findBy(sessions, { leadId: params.id, gardenId: params.gardenId })) {
+        await writing.set(sessions, led, { leadId: null });
+      }
       // Secrets are not rows that undo brings back.
       await manager.delete(invitations, { personId: params.id, gardenId: params.gardenId });
       await manager.delete(calendarAddresses, { personId: params.id, gardenId: params.gardenId });

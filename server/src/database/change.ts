@@ -4,6 +4,7 @@ import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
+import { listeners } from './listeners.ts';
 import type { GardenRow } from './rows.ts';
 import { isForeignKeyError } from './sqlite.ts';
 import type { Store } from './store.ts';
@@ -109,12 +110,12 @@ export class Writing {
  * Does a piece of work as one transaction with one line in the audit trail, or not at all.
  * @returns what the work gave, and the id of the change; null where nothing changed
  */
-export function change<T>(
+export async function change<T>(
   store: Store,
   deed: Deed,
   work: (writing: Writing) => Promise<T>,
 ): Promise<{ result: T; changeId: string | null }> {
-  return store.gate.write(() =>
+  const changed = await store.gate.write(() =>
     store.manager.transaction(async (manager) => {
       const writing = new Writing(manager, deed.gardenId);
       const result = await work(writing);
@@ -133,6 +134,8 @@ export function change<T>(
       return { result, changeId: row.id };
     }),
   );
+  if (changed.changeId) listeners.tell(deed.gardenId);
+  return changed;
 }
 
 /**

@@ -4,7 +4,15 @@ import { beds, landmarks, pictures, tenures, underlays } from '../ground/entity.
 import { changes, entries } from '../log/entity.ts';
 import { gardens, stationRecords } from '../place/entity.ts';
 import { plantings, wishes } from '../season/entity.ts';
-import { calendarAddresses, sessions, signUps, taskMarks, tools } from '../work/entity.ts';
+import {
+  calendarAddresses,
+  messages,
+  sessions,
+  signUps,
+  taskMarks,
+  tools,
+  workDone,
+} from '../work/entity.ts';
 
 /** Every table, by the name of its entity schema. */
 export const tables = {
@@ -27,6 +35,8 @@ export const tables = {
   taskMarks,
   tools,
   signUps,
+  workDone,
+  messages,
   calendarAddresses,
   entries,
   changes,

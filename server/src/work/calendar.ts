@@ -1,6 +1,6 @@
 import { instantOf } from '@unity-acre/core/calendar';
-import ical, { ICalCalendarMethod } from 'ical-generator';
-import { In } from 'typeorm';
+import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
+import { In, IsNull } from 'typeorm';
 import { newToken } from '../crew/caller.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -37,7 +37,11 @@ export const calendarRoutes: CalendarRoutes = {
     const row = await manager.findOneBy(calendarAddresses, { token: params.token });
     if (!row) throw new Refusal('notFound');
     const garden = await manager.findOneByOrFail(gardens, { id: row.gardenId });
-    const signed = await manager.findBy(signUps, { personId: row.personId, comes: true });
+    const signed = await manager.findBy(signUps, {
+      personId: row.personId,
+      comes: true,
+      waitingSince: IsNull(),
+    });
     const mine = await manager.find(sessions, {
       where: [
         { gardenId: row.gardenId, id: In(signed.map((signUp) => signUp.sessionId)) },
@@ -58,7 +62,8 @@ export const calendarRoutes: CalendarRoutes = {
         start: new Date(instantOf(session.on, session.from, garden.timeZone)),
         end: new Date(instantOf(session.on, session.to, garden.timeZone)),
         summary: session.title,
-        description: session.note,
+        description: [session.why, session.note].filter(Boolean).join('\n'),
+        status: session.state === 'calledOff' ? ICalEventStatus.CANCELLED : ICalEventStatus.CONFIRMED,
         location: session.meetAt,
         url: `${publicUrl}/sessions`,
       });

@@ -1,9 +1,30 @@
-import type { Session, SessionInput, ToolInput } from '@unity-acre/contract/work';
+import type { Message, Session, SessionInput, ToolInput, WorkDone } from '@unity-acre/contract/work';
 import { EntitySchema } from 'typeorm';
 import { flag, gardenRow, json, key, longText, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
-export type SessionEntity = GardenRow & SessionInput & Pick<Session, 'rotaTaskIds' | 'crews'>;
+export type SessionEntity = GardenRow &
+  SessionInput &
+  Pick<Session, 'rotaTaskIds' | 'crews' | 'state' | 'why' | 'movedFrom'>;
+/** What everything about a session is before anybody moved it or made a rota. */
+export const asCalled = {
+  rotaTaskIds: [],
+  crews: [],
+  state: 'called',
+  why: '',
+  movedFrom: null,
+} satisfies Partial<SessionEntity>;
+export type WorkDoneEntity = GardenRow &
+  WorkDone & {
+    sessionId: string;
+    /** minutes for one practised person, by the prior, when it was logged */
+    expected: number;
+  };
+export type MessageEntity = GardenRow &
+  Omit<Message, 'id' | 'version'> & {
+    /** the time of the session as it was written; empty for what is about none */
+    about: string;
+  };
 export type ToolEntity = GardenRow & ToolInput;
 /** A task ticked off by hand. Its id is the task's. */
 export type TaskMarkEntity = GardenRow & { plantingId: string; doneOn: string | null };
@@ -13,7 +34,22 @@ export type SignUpEntity = GardenRow & {
   /** false where they said no to a rota that had put them there, so that none does again */
   comes: boolean;
   byRota: boolean;
+  /** an instant; who has no place yet comes if one falls free */
+  waitingSince: string | null;
+  /** true where they look for somebody to take their place */
+  offered: boolean;
+  arrived: string | null;
+  left: string | null;
 };
+/** What a sign-up is before anything becomes of it. */
+export const asSigned = {
+  comes: true,
+  byRota: false,
+  waitingSince: null,
+  offered: false,
+  arrived: null,
+  left: null,
+} satisfies Partial<SignUpEntity>;
 /** The private calendar address of a person; kept readable so that it can be shown again. */
 export interface CalendarAddressEntity {
   personId: string;
@@ -38,6 +74,9 @@ export const sessions = new EntitySchema<SessionEntity>({
     note: longText(),
     rotaTaskIds: { ...json(), default: '[]' },
     crews: { ...json(), default: '[]' },
+    state: { ...text(), default: 'called' },
+    why: { ...text(), default: '' },
+    movedFrom: maybe(text()),
   },
   indices: [{ name: 'work_session_day', columns: ['gardenId', 'on'] }],
 });
@@ -65,11 +104,59 @@ export const signUps = new EntitySchema<SignUpEntity>({
     personId: text(),
     comes: { ...flag(), default: true },
     byRota: { ...flag(), default: false },
+    waitingSince: maybe(text()),
+    offered: { ...flag(), default: false },
+    arrived: { ...maybe(text()), name: 'arrivedAt' },
+    left: { ...maybe(text()), name: 'leftAt' },
   },
   indices: [
     { name: 'sign_up_once', columns: ['sessionId', 'personId'], unique: true },
     { name: 'sign_up_person', columns: ['personId'] },
   ],
+});
+
+export const workDone = new EntitySchema<WorkDoneEntity>({
+  name: 'work_done',
+  foreignKeys: refersTo('work_done', { sessionId: 'work_session' }),
+  columns: {
+    ...gardenRow(),
+    sessionId: text(),
+    taskId: text(),
+    state: text(),
+    began: maybe(text()),
+    minutes: maybe(whole()),
+    adults: whole(),
+    beginners: whole(),
+    children: whole(),
+    note: longText(),
+    expected: whole(),
+  },
+  indices: [
+    { name: 'work_done_once', columns: ['sessionId', 'taskId'], unique: true },
+    { name: 'work_done_garden', columns: ['gardenId'] },
+  ],
+});
+
+export const messages = new EntitySchema<MessageEntity>({
+  name: 'message',
+  foreignKeys: refersTo('message', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    at: { ...text(), name: 'writtenAt' },
+    kind: text(),
+    // No foreign key: what was written stays when somebody leaves.
+    personId: maybe(text()),
+    to: { ...text(), name: 'toName' },
+    channel: text(),
+    address: text(),
+    language: text(),
+    subject: text(),
+    body: longText(),
+    sessionId: maybe(text()),
+    about: text(),
+    sent: flag(),
+  },
+  indices: [{ name: 'message_garden', columns: ['gardenId', 'at'] }],
 });
 
 export const calendarAddresses = new EntitySchema<CalendarAddressEntity>({

@@ -1,12 +1,20 @@
 import { calendarRoutes } from './calendar.ts';
+import { hoursRoutes } from './hours.ts';
+import { messageRoutes } from './messages.ts';
 import { rotaRoutes } from './rotaRoutes.ts';
 import { sessionRoutes } from './sessions.ts';
+import { signUpRoutes } from './signUps.ts';
 import { taskRoutes } from './tasks.ts';
 import { toolRoutes } from './tools.ts';
+import { workDoneRoutes } from './workDone.ts';
 
 export const workRoutes = {
   ...taskRoutes,
   ...sessionRoutes,
+  ...signUpRoutes,
+  ...workDoneRoutes,
+  ...hoursRoutes,
+  ...messageRoutes,
   ...calendarRoutes,
   ...rotaRoutes,
   ...toolRoutes,

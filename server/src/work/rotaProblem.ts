@@ -1,3 +1,4 @@
+import type { MoveInput } from '@unity-acre/contract/work';
 import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/calendar';
 import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
@@ -12,13 +13,15 @@ import {
   type RotaTask,
   taskParts,
 } from '@unity-acre/core/work';
-import { Between, type EntityManager } from 'typeorm';
+import { Between, type EntityManager, IsNull } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from './entity.ts';
+import { movedSession } from './moving.ts';
+import { paceOfGarden } from './paceOfGarden.ts';
 import { taskViews } from './tasks.ts';
 
 /** Most children for each grown person, where the school has not set another ratio. Common practice, no source. */
@@ -29,6 +32,9 @@ const RAIN = 0.5;
 const LATE = '15:00';
 /** The part of a season in which people work off what they promised: from about April to October in the north. */
 const [WORK_FROM, WORK_TO] = [90, 304];
+
+/** What becomes of a session for which the rest is repaired. */
+export type SessionMove = MoveInput & { sessionId: string };
 
 /** What a rota is made from, with the rows as they stood. */
 export interface RotaGround {
@@ -44,15 +50,23 @@ export async function rotaGround(
   today: Day,
   from: Day,
   until: Day,
+  move: SessionMove | null = null,
 ): Promise<RotaGround> {
   const gardenId = garden.id;
   const year = seasonYearOf(garden.latitude, today);
-  const all = await manager.find(sessions, {
-    where: { gardenId },
+  const asTheyAre = await manager.find(sessions, {
+    where: { gardenId, state: 'called' },
     order: { on: 'ASC', from: 'ASC', id: 'ASC' },
   });
+  const all = asTheyAre
+    .map((row) => (row.id === move?.sessionId ? movedSession(row, move) : row))
+    .filter(({ state }) => state === 'called');
   const chosen = all.filter(({ on }) => from <= on && on <= until);
-  const coming = (await manager.findBy(signUps, { gardenId })).sort((a, b) => a.id.localeCompare(b.id));
+  const held = new Set(all.map(({ id }) => id));
+  const everybody = (await manager.findBy(signUps, { gardenId, waitingSince: IsNull() })).sort((a, b) =>
+    a.id.localeCompare(b.id),
+  );
+  const coming = everybody.filter(({ sessionId }) => held.has(sessionId));
   const crew = await manager.find(people, { where: { gardenId }, order: { id: 'ASC' } });
   const ground = new Ground(
     await manager.findBy(beds, { gardenId }),
@@ -94,10 +108,10 @@ export async function rotaGround(
   );
   // Whoever holds a plot looks after it themselves.
   const plots = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
-  const held = new Set(plots.map(({ bedId }) => bedId));
+  const looksAfter = new Set(plots.map(({ bedId }) => bedId));
   const open = tasks.filter(
     ({ id, bedId, state, window }) =>
-      state !== 'done' && !elsewhere.has(id) && !held.has(bedId) && window.earliest <= until,
+      state !== 'done' && !elsewhere.has(id) && !looksAfter.has(bedId) && window.earliest <= until,
   );
   const rotaTasks = open.map((task): RotaTask => {
     const { sky, ...needs } = needsOf(task.kind);
@@ -116,24 +130,39 @@ export async function rotaGround(
       critical: needs.critical && task.window.latest <= until,
     };
   });
+  const pace = await paceOfGarden(manager, gardenId);
+  const slower = {
+    beginners: pace.crew('beginners') / pace.crew('practised'),
+    children: pace.crew('children') / pace.crew('practised'),
+  };
+  const byHand = coming.filter(({ sessionId, byRota }) => inChosen.has(sessionId) && !byRota);
+  // Who signed up for a day that is no more is asked first for the new one, if they are free then. Who has not said when
+  // they can come stays until they say otherwise.
+  const isAsked = ({ personId, sessionId, comes }: SignUpEntity) =>
+    comes &&
+    sessionId === move?.sessionId &&
+    crew.find(({ id }) => id === personId)?.availability.weekly !== null;
+  const isThere = ({ sessionId }: SignUpEntity) => inChosen.has(sessionId);
   return {
-    sessions: chosen,
-    signUps: coming.filter(({ sessionId }) => inChosen.has(sessionId)),
+    sessions: asTheyAre.filter(
+      ({ id, on }) => inChosen.has(id) || (id === move?.sessionId && from <= on && on <= until),
+    ),
+    signUps: everybody.filter((row) => isThere(row) || row.sessionId === move?.sessionId),
     problem: {
       sessions: rotaSessions,
       tasks: rotaTasks,
       people: crew
         .filter(({ role, waitingSince }) => role !== 'receiver' && waitingSince === null)
-        .map((person) => rotaPerson(person, given, { share, turn, inChosen })),
+        .map((person) => rotaPerson(person, given, { share, turn, inChosen, slower })),
       tools: Object.fromEntries(
         (await manager.findBy(tools, { gardenId })).map(({ name, count }) => [name, count]),
       ),
       childRatio: CHILD_RATIO,
       promised: coming
-        .filter(({ sessionId, comes, byRota }) => inChosen.has(sessionId) && comes && byRota)
+        .filter((row) => isThere(row) && row.comes && (row.byRota || isAsked(row)))
         .map(({ personId, sessionId }) => ({ personId, sessionId })),
-      seatLocks: coming
-        .filter(({ sessionId, byRota }) => inChosen.has(sessionId) && !byRota)
+      seatLocks: byHand
+        .filter((row) => !isAsked(row))
         .map(({ personId, sessionId, comes }) => ({ personId, sessionId, comes })),
       taskLocks: chosen.flatMap(({ id, taskIds, rotaTaskIds }) =>
         taskIds
@@ -180,7 +209,17 @@ class Given {
 function rotaPerson(
   person: PersonEntity,
   given: Given,
-  { share, turn, inChosen }: { share: number; turn: number; inChosen: ReadonlySet<string> },
+  {
+    share,
+    turn,
+    inChosen,
+    slower,
+  }: {
+    share: number;
+    turn: number;
+    inChosen: ReadonlySet<string>;
+    slower: { beginners: number; children: number };
+  },
 ): RotaPerson {
   const outside = given.outside(person.id, inChosen);
   const done = outside.reduce((sum, session) => sum + lengthOf(session), 0);
@@ -193,7 +232,7 @@ function rotaPerson(
   return {
     id: person.id,
     ...heads,
-    pace: paceOf(heads, person.beginner),
+    pace: paceOf(heads, person.beginner, slower),
     skills: person.skills,
     cannot: person.cannot,
     ratherNot: person.ratherNot,
@@ -249,4 +288,4 @@ async function poorDays(
 
 /** The sessions of some days, to see whether they are still as they were. */
 export const sessionsBetween = (manager: EntityManager, gardenId: string, from: Day, until: Day) =>
-  manager.findBy(sessions, { gardenId, on: Between(from, until) });
+  manager.findBy(sessions, { gardenId, state: 'called', on: Between(from, until) });

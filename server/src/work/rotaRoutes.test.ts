@@ -181,6 +181,62 @@ describe('a rota', () => {
     expect(rota.sessions.find(({ sessionId }) => sessionId === called.id)!.taskIds).toContain(taskIds.at(-1));
   });
 
+  it('repairs what is left when a session falls away: its work finds another day, other promises stand, one change', async () => {
+    const off = await session({ on: '2026-06-13', from: '09:00', to: '10:00' });
+    await session({ on: '2026-06-20' });
+    const whole = await made({ until: '2026-06-20' });
+    await garden.ok('applyRota', { params: { id: whole.id }, body: {} });
+    const before = await garden.ok('sessions', {});
+    const seatsOf = (list: typeof before) =>
+      list.flatMap(({ id, signUps }) =>
+        id === off.id ? [] : signUps.map(({ personId }) => `${id} ${personId}`),
+      );
+    const move = { sessionId: off.id, to: null, why: 'Thunder' };
+    const repair = await made({ move, until: '2026-06-20' });
+    expect(repair.move).toEqual({ sessionId: off.id, to: null });
+    expect(repair.sessions.map(({ sessionId }) => sessionId)).not.toContain(off.id);
+    // Looked at only: nothing has happened yet.
+    expect(await garden.ok('sessions', {})).toEqual(before);
+    const { change } = await garden.ask('applyRota', { params: { id: repair.id }, body: {} });
+    const after = await garden.ok('sessions', {});
+    expect(after.find(({ id }) => id === off.id)).toMatchObject({
+      state: 'calledOff',
+      taskIds: [],
+      why: 'Thunder',
+    });
+    expect(seatsOf(after)).toEqual(expect.arrayContaining(seatsOf(before)));
+    const told = (await garden.ok('messages', {})).filter((one) => one.sessionId === off.id);
+    expect(told.map(({ kind }) => kind)).toEqual(told.map(() => 'calledOff'));
+    await garden.ok('undo', { params: { id: change! } });
+    const back = await garden.ok('sessions', {});
+    expect(back.map(({ version: _, ...row }) => row)).toEqual(before.map(({ version: _, ...row }) => row));
+  });
+
+  it('books nobody into a moved session who is away on its new day, but keeps who has not said', async () => {
+    const moving = await session({ on: '2026-06-27', capacity: 20 });
+    const unsaid = await person('Uma', { availability: { weekly: null, exceptions: [] } });
+    for (const personId of [ada, unsaid]) await garden.ok('signUp', { params: { id: moving.id, personId } });
+    // A Sunday, when Ada is never free.
+    const move = { sessionId: moving.id, to: { on: '2026-06-28', from: '09:00', to: '11:00' }, why: '' };
+    const repair = await made({ move });
+    const there = repair.sessions.find(({ sessionId }) => sessionId === moving.id)!;
+    expect(there.dropped).toContain(ada);
+    expect(there.people.map(({ personId }) => personId)).toContain(unsaid);
+    await garden.ok('applyRota', { params: { id: repair.id }, body: {} });
+    const now = (await garden.ok('sessions', {})).find(({ id }) => id === moving.id)!;
+    expect(now).toMatchObject({ on: '2026-06-28', movedFrom: '2026-06-27' });
+    expect(now.signUps.map(({ personId }) => personId)).not.toContain(ada);
+  });
+
+  it('is not repaired for a session that is over, or called off already', async () => {
+    const over = await session({ on: '2026-05-02' });
+    const { status, body } = await garden.ask('makeRota', {
+      body: { from: '2026-05-20', until: '2026-06-30', move: { sessionId: over.id, to: null, why: '' } },
+    });
+    expect(status).toBe(422);
+    expect(body).toMatchObject({ errors: [{ field: 'move', code: 'unknownSession' }] });
+  });
+
   it('is the coordinator’s to make', async () => {
     const { status } = await garden.ask('rota', { params: { id: 'not there' } });
     expect(status).toBe(404);

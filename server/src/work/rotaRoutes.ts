@@ -3,12 +3,16 @@ import { laterOf } from '@unity-acre/core/calendar';
 import { divideWork, leftOutPeople, leftOutTasks } from '@unity-acre/core/work';
 import { group } from 'd3-array';
 import { v7 as newId } from 'uuid';
+import type { Member } from '../crew/caller.ts';
 import type { Writing } from '../database/change.ts';
+import type { Clock } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
-import { type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
+import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
+import { Letters } from './letters.ts';
+import { moveIn } from './moving.ts';
 import { rotaGround, sessionsBetween } from './rotaProblem.ts';
 import { type RotaJob, rotas } from './rotas.ts';
 
@@ -54,7 +58,7 @@ function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
 
 function rotaView(job: RotaJob): Rota {
   const { id, state, found, about } = job;
-  const { from, until, applied, ground } = about;
+  const { from, until, applied, ground, move } = about;
   const rota = found ?? { seats: [], placed: [], goals: [], daysSettled: false };
   const { people, tasks, sessions: list } = ground.problem;
   return {
@@ -64,6 +68,7 @@ function rotaView(job: RotaJob): Rota {
     from,
     until,
     applied,
+    move: move && { sessionId: move.sessionId, to: move.to },
     size: { people: people.length, sessions: list.length, tasks: tasks.length },
     goals: rota.goals,
     daysSettled: rota.daysSettled,
@@ -80,21 +85,26 @@ function jobOf(params: { gardenId: string; id: string }): RotaJob {
 }
 
 /** Puts a rota into its sessions, if they and who comes to them still are as they were when it was begun. */
-async function apply(writing: Writing, job: RotaJob, gardenId: string): Promise<void> {
+async function apply(writing: Writing, job: RotaJob, member: Member, clock: Clock): Promise<void> {
   const { manager } = writing;
-  const { from, until, ground } = job.about;
+  const { from, until, ground, move } = job.about;
+  const gardenId = member.garden.id;
   const now = await sessionsBetween(manager, gardenId, from, until);
   const versions = new Map(ground.sessions.map(({ id, version }) => [id, version]));
   const isSame = now.length === versions.size && now.every(({ id, version }) => versions.get(id) === version);
-  const rows = (await manager.findBy(signUps, { gardenId })).filter(({ sessionId }) =>
+  const said = (await manager.findBy(signUps, { gardenId })).filter(({ sessionId }) =>
     versions.has(sessionId),
   );
+  const rows = said.filter(({ waitingSince }) => waitingSince === null);
   const known = new Map(ground.signUps.map(({ id, version }) => [id, version]));
   const areSame = rows.length === known.size && rows.every(({ id, version }) => known.get(id) === version);
   if (!isSame || !areSame) throw new Refusal('rotaStale');
 
+  const moving = now.find(({ id }) => id === move?.sessionId);
+  const moved = move && moving ? await moveIn(writing, moving, move, member, clock) : null;
+  const news = new News();
   for (const { sessionId, taskIds, people, crews } of sessionsOf(job)) {
-    const session = now.find(({ id }) => id === sessionId)!;
+    const session = sessionId === moved?.id ? moved : now.find(({ id }) => id === sessionId)!;
     const fixed = byHand(session);
     await writing.set(sessions, session, {
       taskIds,
@@ -104,25 +114,54 @@ async function apply(writing: Writing, job: RotaJob, gardenId: string): Promise<
     const own = rows.filter((row) => row.sessionId === sessionId);
     const coming = new Set(people.map(({ personId }) => personId));
     for (const row of own) {
-      if (row.byRota && row.comes && !coming.has(row.personId)) await writing.removeFound(signUps, row);
+      // Who cannot come on the new day of a session was told of it, and is not expected there.
+      const isGone = row.comes && !coming.has(row.personId) && (row.byRota || session === moved);
+      if (!isGone) continue;
+      await writing.removeFound(signUps, row);
+      if (session !== moved) news.of(row.personId).gone.push(session);
     }
     for (const { personId, isNew } of people) {
       if (!isNew) continue;
-      const values = { sessionId, personId, comes: true, byRota: true };
-      await writing.put<SignUpEntity>(signUps, newId(), values, undefined);
+      const waited = said.find((row) => row.sessionId === sessionId && row.personId === personId);
+      const values = { ...asSigned, sessionId, personId, byRota: true };
+      await writing.put<SignUpEntity>(signUps, waited?.id ?? newId(), values, waited?.version);
+      news.of(personId).list.push(session);
     }
+  }
+  const letters = await Letters.of(writing, member.garden, clock);
+  for (const [personId, says] of news.byPerson) await letters.write('rota', personId, null, says);
+}
+
+/** What a rota changes for each person, to be told in one letter. */
+class News {
+  readonly byPerson = new Map<string, { list: SessionEntity[]; gone: SessionEntity[] }>();
+
+  of(personId: string) {
+    const known = this.byPerson.get(personId) ?? { list: [], gone: [] };
+    this.byPerson.set(personId, known);
+    return known;
   }
 }
 
 export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'applyRota'> = {
   makeRota: async ({ store, member: { garden }, body }) => {
-    const { until, repairing, seconds } = body;
+    const { move, seconds } = body;
     const today = todayIn(garden, store.clock);
     // What is over is not planned any more.
-    const from = laterOf(body.from, today);
-    const ground = await rotaGround(store.manager, garden, today, from, until);
+    let from = laterOf(body.from, today);
+    let { until } = body;
+    if (move) {
+      const row = await store.manager.findOneBy(sessions, { id: move.sessionId, gardenId: garden.id });
+      if (row?.state !== 'called' || row.on < today) throw invalid('move', 'unknownSession');
+      if (move.to && move.to.on < today) throw invalid('to', 'inThePast');
+      // What is repaired reaches from the day that falls away to the one that takes its place.
+      if (row.on < from) from = row.on;
+      until = laterOf(until, laterOf(row.on, move.to?.on ?? row.on));
+    }
+    const ground = await rotaGround(store.manager, garden, today, from, until, move);
     if (ground.sessions.length === 0) throw invalid('until', 'noSessions');
-    const about = { from, until, ground, applied: false };
+    const about = { from, until, ground, applied: false, move };
+    const repairing = body.repairing || move !== null;
     return rotaView(rotas.begin(garden.id, about, { problem: ground.problem, repairing, seconds }));
   },
 
@@ -134,12 +173,12 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     return rotaView(job);
   },
 
-  applyRota: async ({ params, change }) => {
+  applyRota: async ({ store, params, member, change }) => {
     const job = jobOf(params);
     if (!job.found || job.state === 'working') throw new Refusal('notFound');
     if (job.about.applied) return rotaView(job);
     await change('rota.applied', `${job.about.from} – ${job.about.until}`, (writing) =>
-      apply(writing, job, params.gardenId),
+      apply(writing, job, member, store.clock),
     );
     job.about.applied = true;
     return rotaView(job);

@@ -2,7 +2,7 @@ import type { Day } from '@unity-acre/core/calendar';
 import type { GoalReached } from '@unity-acre/core/solving';
 import type { GoalName, Rota, RotaProblem } from '@unity-acre/core/work';
 import { type Job, Jobs, workerScript } from '../solving/jobs.ts';
-import type { RotaGround } from './rotaProblem.ts';
+import type { RotaGround, SessionMove } from './rotaProblem.ts';
 
 export interface RotaTaskData {
   problem: RotaProblem;
@@ -21,6 +21,7 @@ interface About {
   from: Day;
   until: Day;
   ground: RotaGround;
+  move: SessionMove | null;
   applied: boolean;
 }
 

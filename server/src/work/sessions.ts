@@ -1,55 +1,14 @@
-import type { Session, SessionInput } from '@unity-acre/contract/work';
+import type { SessionInput } from '@unity-acre/contract/work';
 import { taskParts } from '@unity-acre/core/work';
-import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
-import { v7 as newId } from 'uuid';
-import { type PersonEntity, people } from '../crew/entity.ts';
+import { people } from '../crew/entity.ts';
 import type { Writing } from '../database/change.ts';
-import type { Call, Handlers } from '../http/handle.ts';
+import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { plantings } from '../season/entity.ts';
-import { type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
-
-/** Sessions as somebody sees them: who is under age is named to coordinators, to who leads the session, and to their guardian. */
-async function sessionViews(
-  manager: EntityManager,
-  rows: readonly SessionEntity[],
-  viewer: PersonEntity,
-): Promise<Session[]> {
-  const ids = rows.map((row) => row.id);
-  const coming = await manager.find(signUps, {
-    where: { sessionId: In(ids), comes: true },
-    order: { id: 'ASC' },
-  });
-  const persons = new Map<string, PersonEntity>();
-  const wanted = [...coming.map((row) => row.personId), ...rows.flatMap((row) => row.leadId ?? [])];
-  for (const person of await manager.findBy(people, { id: In([...new Set(wanted)]) }))
-    persons.set(person.id, person);
-  const bySession = group(coming, (row) => row.sessionId);
-  return rows.map(({ gardenId: _, ...row }) => ({
-    ...row,
-    lead: (row.leadId && persons.get(row.leadId)?.name) || null,
-    signUps: (bySession.get(row.id) ?? []).map(({ personId, byRota }) => ({
-      personId,
-      name: nameFor(viewer, row, persons.get(personId)),
-      headcount: persons.get(personId)?.headcount ?? 1,
-      byRota,
-    })),
-  }));
-}
-
-function nameFor(
-  viewer: PersonEntity,
-  session: Pick<SessionEntity, 'leadId'>,
-  person: PersonEntity | undefined,
-): string {
-  if (!person) return '';
-  const isKnown =
-    person.kind !== 'minor' ||
-    viewer.role === 'coordinator' ||
-    [session.leadId, person.guardianId].includes(viewer.id);
-  return isKnown ? person.name : '';
-}
+import { asCalled, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
+import { moveIn } from './moving.ts';
+import { sessionViews } from './sessionViews.ts';
 
 async function check(manager: EntityManager, gardenId: string, session: SessionInput): Promise<void> {
   if (session.leadId && !(await manager.existsBy(people, { id: session.leadId, gardenId }))) {
@@ -82,19 +41,9 @@ async function takeFromOthers(
   }
 }
 
-/** The session and the person of a sign-up, if the caller may sign that person up or off. */
-async function signing({ store, params, member }: Call<'signUp'> | Call<'signOff'>) {
-  const { gardenId, id, personId } = params;
-  const session = await store.manager.findOneBy(sessions, { id, gardenId });
-  const person = await store.manager.findOneBy(people, { id: personId, gardenId });
-  if (!session || !person) throw new Refusal('notFound');
-  if (personId !== member.person.id && member.person.role === 'volunteer') throw new Refusal('notAllowed');
-  return { session, person };
-}
-
 type SessionRoutes = Pick<
   Handlers,
-  'sessions' | 'saveSession' | 'callSessions' | 'removeSession' | 'signUp' | 'signOff'
+  'sessions' | 'saveSession' | 'callSessions' | 'removeSession' | 'moveSession'
 >;
 
 export const sessionRoutes: SessionRoutes = {
@@ -116,6 +65,7 @@ export const sessionRoutes: SessionRoutes = {
         sessions,
         params.id,
         {
+          ...(known ?? asCalled),
           ...body,
           taskIds,
           rotaTaskIds: (known?.rotaTaskIds ?? []).filter((id) => taskIds.includes(id)),
@@ -132,7 +82,7 @@ export const sessionRoutes: SessionRoutes = {
       const rows: SessionEntity[] = [];
       for (const { id, ...session } of body.sessions) {
         await check(writing.manager, params.gardenId, session);
-        const row = await writing.put(sessions, id, { ...session, rotaTaskIds: [], crews: [] }, undefined);
+        const row = await writing.put(sessions, id, { ...asCalled, ...session }, undefined);
         await takeFromOthers(writing, params.gardenId, row);
         rows.push(row);
       }
@@ -146,36 +96,23 @@ export const sessionRoutes: SessionRoutes = {
       for (const signUp of await writing.manager.findBy(signUps, { sessionId: row.id })) {
         await writing.removeFound(signUps, signUp);
       }
+      for (const done of await writing.manager.findBy(workDone, { sessionId: row.id })) {
+        await writing.removeFound(workDone, done);
+      }
       await writing.remove(sessions, row.id, ifMatch);
     });
     return { ok: true };
   },
 
-  signUp: async (call) => {
-    const { session, person } = await signing(call);
-    return call.change('signUp.made', session.title, async (writing) => {
-      const { manager } = writing;
-      const view = (await sessionViews(manager, [session], call.member.person))[0]!;
-      if (!view.signUps.some((signUp) => signUp.personId === person.id)) {
-        const heads = view.signUps.reduce((sum, signUp) => sum + signUp.headcount, 0);
-        if (heads + person.headcount > session.capacity) throw new Refusal('full');
-        const known = await manager.findOneBy(signUps, { sessionId: session.id, personId: person.id });
-        const values = { sessionId: session.id, personId: person.id, comes: true, byRota: false };
-        await writing.put<SignUpEntity>(signUps, known?.id ?? newId(), values, known?.version);
-      }
-      return (await sessionViews(manager, [session], call.member.person))[0]!;
-    });
-  },
-
-  signOff: async (call) => {
-    const { session, person } = await signing(call);
-    return call.change('signUp.takenBack', session.title, async (writing) => {
-      const found = { sessionId: session.id, personId: person.id };
-      const row = await writing.manager.findOneBy(signUps, found);
-      // Who says no to a rota is not asked again for that session.
-      if (row?.byRota) await writing.set(signUps, row, { comes: false, byRota: false });
-      else if (row) await writing.removeFound(signUps, row);
-      return (await sessionViews(writing.manager, [session], call.member.person))[0]!;
+  moveSession: async ({ store, params, body, ifMatch, change, member }) => {
+    const row = await store.manager.findOneBy(sessions, params);
+    if (!row) throw new Refusal('notFound');
+    if (ifMatch === undefined) throw new Refusal('versionNeeded');
+    return change(body.to ? 'session.moved' : 'session.calledOff', row.title, async (writing) => {
+      const now = await writing.manager.findOneByOrFail(sessions, params);
+      if (now.version !== ifMatch) throw new Refusal('stale', { current: now });
+      const moved = await moveIn(writing, now, body, member, store.clock);
+      return (await sessionViews(writing.manager, [moved], member.person))[0]!;
     });
   },
 };

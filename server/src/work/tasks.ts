@@ -10,6 +10,7 @@ import { todayIn } from '../place/index.ts';
 import { plantings } from '../season/entity.ts';
 import { overdueAfter, type Reckoned, reckon, reckonYear } from '../season/index.ts';
 import { sessions, type TaskMarkEntity, taskMarks } from './entity.ts';
+import { paceOfGarden } from './paceOfGarden.ts';
 
 /** The tasks of reckoned plantings, with the ticks made by hand and the sessions that have taken them up. */
 export async function taskViews(
@@ -26,6 +27,7 @@ export async function taskViews(
       (session) => session.taskIds.map((id) => [id, session.id] as const),
     ),
   );
+  const pace = await paceOfGarden(manager, garden.id);
   return reckoned
     .flatMap((one) => {
       const { row, steps, amounts, season } = one;
@@ -35,6 +37,7 @@ export async function taskViews(
         const done = task.doneByLog || doneOn !== null;
         return {
           ...task,
+          minutes: Math.max(1, Math.round(task.minutes * pace.factor(task.kind, 'practised'))),
           cropId: row.cropId,
           varietyId: row.varietyId,
           bedId: row.bedId,
@@ -50,7 +53,8 @@ export async function taskViews(
 const unmarked = (mark: TaskMarkEntity | null, doneOn: Day | null): boolean =>
   (mark?.doneOn ?? null) === doneOn;
 
-async function oneTask(
+/** A task by its id, with its marks. @throws Refusal `notFound` */
+export async function oneTask(
   store: Store,
   manager: EntityManager,
   garden: GardenEntity,

@@ -50,15 +50,50 @@ describe('work sessions', () => {
         garden.ask('signUp', { cookie, params: { id: session.id, personId: id } }),
       ),
     );
-    expect(answers.map((answer) => answer.status).sort()).toEqual([200, 200, 409]);
-    expect(answers.find((answer) => answer.status === 409)!.problem.code).toBe('full');
-    const late = people[answers.findIndex((answer) => answer.status === 409)]!;
-    const early = people[answers.findIndex((answer) => answer.status === 200)]!;
+    expect(answers.map((answer) => answer.status)).toEqual([200, 200, 200]);
+    const placed = async () => {
+      const now = (await garden.ok('sessions')).find(({ id }) => id === session.id)!;
+      return {
+        coming: now.signUps.map((one) => one.personId),
+        waiting: now.waiting.map((one) => one.personId),
+      };
+    };
+    const first = await placed();
+    expect(first.coming).toHaveLength(2);
+    expect(first.waiting).toHaveLength(1);
+    // A place that falls free goes to who waits, and they are told.
+    const early = people.find(({ id }) => id === first.coming[0])!;
     await garden.ok('signOff', { cookie: early.cookie, params: { id: session.id, personId: early.id } });
-    expect(
-      (await garden.ask('signUp', { cookie: late.cookie, params: { id: session.id, personId: late.id } }))
-        .status,
-    ).toBe(200);
+    const second = await placed();
+    expect(new Set(second.coming)).toEqual(new Set([first.coming[1], first.waiting[0]]));
+    expect(second.waiting).toEqual([]);
+    const [letter] = await garden.ok('messages');
+    expect(letter).toMatchObject({ kind: 'placeFree', personId: first.waiting[0], sessionId: session.id });
+  });
+
+  it('take no group that is larger than they are', async () => {
+    const session = await garden.session({ capacity: 2 });
+    const id = newId();
+    const body = {
+      name: 'Class',
+      email: null,
+      role: 'volunteer',
+      household: '',
+      headcount: 3,
+      waitingSince: null,
+      kind: 'group',
+    };
+    await garden.ok('savePerson', { params: { id }, body: body as never });
+    const { problem } = await garden.ask('signUp', { params: { id: session.id, personId: id } });
+    expect(problem.code).toBe('full');
+  });
+
+  it('go on without a lead who leaves the garden', async () => {
+    const gone = await garden.member('crewLead', 'Gone');
+    const led = await garden.session({ leadId: gone.id });
+    await garden.ok('removePerson', { params: { id: gone.id }, ifMatch: 1 });
+    const now = (await garden.ok('sessions')).find(({ id }) => id === led.id)!;
+    expect(now).toMatchObject({ leadId: null, lead: null });
   });
 
   it('let volunteers sign up only themselves, and signing up twice is once', async () => {
@@ -119,6 +154,35 @@ describe("the calendar of one's sessions, read back with ical.js", () => {
     expect(events[0]!.startDate.toJSDate().toISOString()).toBe('2026-05-23T14:00:00.000Z');
     expect(events[0]!.endDate.toJSDate().toISOString()).toBe('2026-05-23T16:30:00.000Z');
     expect(events[1]!.startDate.toJSDate().toISOString()).toBe('2026-11-07T15:00:00.000Z');
+  });
+
+  it('keeps the clock time of a weekly session over a change of clocks, and says what was called off or moved', async () => {
+    const vera = await garden.member('volunteer', 'Vera');
+    // Clocks go back on Sunday 1 November 2026 in Chicago: a session on that very day, and a week before and after.
+    const rows = [];
+    for (const on of ['2026-10-25', '2026-11-01', '2026-11-08'])
+      rows.push(await garden.session({ on, leadId: vera.id }));
+    await garden.ok('moveSession', {
+      params: { id: rows[0]!.id },
+      ifMatch: 1,
+      body: { to: null, why: 'Frost' },
+    });
+    const to = { on: '2026-11-09', from: '10:00', to: '11:00' };
+    await garden.ok('moveSession', { params: { id: rows[2]!.id }, ifMatch: 1, body: { to, why: '' } });
+    const { address } = await garden.ok('makeCalendarAddress', { cookie: vera.cookie });
+    const events = await eventsAt(address!);
+    expect(events.map((event) => event.startDate.toJSDate().toISOString())).toEqual([
+      '2026-10-25T14:00:00.000Z',
+      '2026-11-01T15:00:00.000Z',
+      '2026-11-09T16:00:00.000Z',
+    ]);
+    const [off, kept, moved] = events.map((event) => event.component);
+    expect(off!.getFirstPropertyValue('status')).toBe('CANCELLED');
+    expect(off!.getFirstPropertyValue('description')).toContain('Frost');
+    expect(kept!.getFirstPropertyValue('status')).toBe('CONFIRMED');
+    // RFC 5545: a changed event keeps its UID and raises its SEQUENCE.
+    expect(moved!.getFirstPropertyValue('uid')).toBe(rows[2]!.id);
+    expect(Number(moved!.getFirstPropertyValue('sequence'))).toBeGreaterThan(1);
   });
 
   it('ends when it is revoked or made anew', async () => {

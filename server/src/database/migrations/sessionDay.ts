@@ -1,0 +1,95 @@
+import { type MigrationInterface, type QueryRunner, Table, TableForeignKey, TableIndex } from 'typeorm';
+
+const columns: [table: string, column: string, kind: string][] = [
+  ['work_session', 'state', "varchar NOT NULL DEFAULT 'called'"],
+  ['work_session', 'why', "varchar NOT NULL DEFAULT ''"],
+  ['work_session', 'movedFrom', 'varchar'],
+  ['sign_up', 'waitingSince', 'varchar'],
+  ['sign_up', 'arrivedAt', 'varchar'],
+  ['sign_up', 'leftAt', 'varchar'],
+];
+
+const row = [
+  { name: 'id', type: 'varchar', isPrimary: true },
+  { name: 'gardenId', type: 'varchar' },
+  { name: 'version', type: 'integer' },
+];
+const varchar = (name: string, isNullable = false) => ({ name, type: 'varchar', isNullable });
+const whole = (name: string, isNullable = false) => ({ name, type: 'integer', isNullable });
+
+const tables = [
+  new Table({
+    name: 'work_done',
+    columns: [
+      ...row,
+      varchar('sessionId'),
+      varchar('taskId'),
+      varchar('state'),
+      varchar('began', true),
+      whole('minutes', true),
+      whole('adults'),
+      whole('beginners'),
+      whole('children'),
+      { name: 'note', type: 'text' },
+      whole('expected'),
+    ],
+    indices: [
+      new TableIndex({ name: 'work_done_once', columnNames: ['sessionId', 'taskId'], isUnique: true }),
+      new TableIndex({ name: 'work_done_garden', columnNames: ['gardenId'] }),
+    ],
+  }),
+  new Table({
+    name: 'message',
+    columns: [
+      ...row,
+      varchar('writtenAt'),
+      varchar('kind'),
+      varchar('personId', true),
+      varchar('toName'),
+      varchar('channel'),
+      varchar('address'),
+      varchar('language'),
+      varchar('subject'),
+      { name: 'body', type: 'text' },
+      varchar('sessionId', true),
+      varchar('about'),
+      { name: 'sent', type: 'boolean' },
+    ],
+    indices: [new TableIndex({ name: 'message_garden', columnNames: ['gardenId', 'writtenAt'] })],
+  }),
+];
+const keys: [table: string, column: string, target: string][] = [
+  ['work_done', 'sessionId', 'work_session'],
+  ['message', 'gardenId', 'garden'],
+];
+
+/** Moved and called-off sessions, waiting lists, roll calls, work as it was done, and what was written to people. */
+export class SessionDay1764400000000 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    for (const [table, column, kind] of columns) {
+      await runner.query(`ALTER TABLE "${table}" ADD COLUMN "${column}" ${kind}`);
+    }
+    const no = runner.connection.options.type === 'postgres' ? 'false' : '0';
+    await runner.query(`ALTER TABLE "sign_up" ADD COLUMN "offered" boolean NOT NULL DEFAULT (${no})`);
+    for (const table of tables) await runner.createTable(table);
+    for (const [table, column, target] of keys) {
+      await runner.createForeignKey(
+        table,
+        new TableForeignKey({
+          name: `${table}_${column}`,
+          columnNames: [column],
+          referencedTableName: target,
+          referencedColumnNames: ['id'],
+        }),
+      );
+    }
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    for (const table of [...tables].reverse()) await runner.dropTable(table);
+    await runner.query('ALTER TABLE "sign_up" DROP COLUMN "offered"');
+    for (const [table, column] of [...columns].reverse()) {
+      await runner.query(`ALTER TABLE "${table}" DROP COLUMN "${column}"`);
+    }
+  }
+}

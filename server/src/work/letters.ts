@@ -1,0 +1,122 @@
+import type { MessageKind } from '@unity-acre/contract/work';
+import type { Day } from '@unity-acre/core/calendar';
+import { v7 as newId } from 'uuid';
+import { type PersonEntity, people } from '../crew/entity.ts';
+import type { Writing } from '../database/change.ts';
+import type { Clock } from '../database/store.ts';
+import type { GardenEntity } from '../place/entity.ts';
+import { type MessageEntity, messages, type SessionEntity } from './entity.ts';
+import en from './letters.en.json' with { type: 'json' };
+import es from './letters.es.json' with { type: 'json' };
+
+const words = { en, es };
+
+/** What a letter says besides what its session tells. */
+export interface Says {
+  /** the day a session was to be on */
+  before?: Day;
+  bed?: string;
+  /** a list in the garden's own words, or of sessions */
+  list?: string | readonly SessionEntity[];
+  /** sessions they are no longer expected at */
+  gone?: readonly SessionEntity[];
+  by?: Day;
+}
+
+/** Fills the {{blanks}} of a text. A sentence whose blank is empty is left out. */
+export function filled(text: string, blanks: Record<string, string>): string {
+  return text
+    .split(/(?<=[.?]) /)
+    .filter((sentence) => ![...sentence.matchAll(/\{\{(\w+)\}\}/g)].some(([, blank]) => !blanks[blank!]))
+    .join(' ')
+    .replace(/\{\{(\w+)\}\}/g, (_, blank) => blanks[blank]!)
+    .trim();
+}
+
+/** The day and hour of a session as it stands: one that was moved is written about anew. */
+export const timeOf = ({ on, from }: Pick<SessionEntity, 'on' | 'from'>): string => `${on} ${from}`;
+
+/** Ends a sentence that somebody wrote, unless they did. */
+const ended = (text: string): string => (text === '' || /[.!?…]$/.test(text) ? text : `${text}.`);
+
+/** Writes to people: in their own language, by mail, text or a call to be made, to a guardian for who is under age. */
+export class Letters {
+  private constructor(
+    private readonly writing: Writing,
+    private readonly garden: GardenEntity,
+    private readonly persons: ReadonlyMap<string, PersonEntity>,
+    private readonly at: string,
+  ) {}
+
+  static async of(writing: Writing, garden: GardenEntity, clock: Clock): Promise<Letters> {
+    const rows = await writing.manager.findBy(people, { gardenId: garden.id });
+    const at = new Date(clock.now()).toISOString();
+    return new Letters(writing, garden, new Map(rows.map((row) => [row.id, row])), at);
+  }
+
+  /** @returns false where there is nobody to write to */
+  async write(
+    kind: MessageKind,
+    personId: string,
+    session: SessionEntity | null,
+    says: Says = {},
+  ): Promise<boolean> {
+    const person = this.persons.get(personId);
+    const reader = person?.kind === 'minor' ? this.persons.get(person.guardianId ?? '') : person;
+    if (!person || !reader) return false;
+    const { language } = reader;
+    const day = (on: Day) =>
+      new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
+        weekday: 'long',
+        day: 'numeric',
+        month: 'long',
+        timeZone: 'UTC',
+      })
+        .format(new Date(`${on}T00:00:00Z`))
+        .replace(',', '');
+    const each = (list: string | readonly SessionEntity[] = '') =>
+      typeof list === 'string'
+        ? list
+        : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${from}`).join('; ');
+    const lead = session?.leadId ? (this.persons.get(session.leadId)?.name ?? '') : '';
+    const blanks = {
+      garden: this.garden.name,
+      // Who is under age is named to their guardian.
+      who: reader === person ? '' : person.name,
+      title: session?.title ?? '',
+      day: session ? day(session.on) : '',
+      from: session?.from ?? '',
+      to: session?.to ?? '',
+      meetAt: session?.meetAt ?? '',
+      lead: lead === reader.name ? '' : lead,
+      note: ended(session?.note ?? ''),
+      why: ended(session?.why ?? ''),
+      before: says.before ? day(says.before) : '',
+      bed: says.bed ?? '',
+      list: each(says.list),
+      gone: each(says.gone),
+      by: says.by ? day(says.by) : '',
+    };
+    const { subject, mail, text } = words[language][kind];
+    const isText = reader.channel === 'text' && reader.phone !== '';
+    const isMail =
+      !isText && reader.channel !== 'phone' && reader.channel !== 'none' && reader.email !== null;
+    const values: Omit<MessageEntity, 'id' | 'gardenId' | 'version'> = {
+      at: this.at,
+      kind,
+      personId: person.id,
+      to: reader.name,
+      // A channel without an address leaves it to somebody to call or say.
+      channel: isText ? 'text' : isMail ? 'mail' : reader.channel === 'none' ? 'none' : 'phone',
+      address: isMail ? reader.email! : reader.phone,
+      language,
+      subject: filled(subject, blanks),
+      body: filled(isText ? text : mail, blanks),
+      sessionId: session?.id ?? null,
+      about: session ? timeOf(session) : '',
+      sent: isText || isMail,
+    };
+    await this.writing.put(messages, newId(), values, undefined);
+    return true;
+  }
+}

@@ -1,0 +1,68 @@
+import type { Session } from '@unity-acre/contract/work';
+import { group } from 'd3-array';
+import { type EntityManager, In } from 'typeorm';
+import { type PersonEntity, people } from '../crew/entity.ts';
+import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
+
+/** Those with a place and those who wait for one, in the order in which they signed up or began to wait. */
+export function placesOf(rows: readonly SignUpEntity[]): { coming: SignUpEntity[]; waiting: SignUpEntity[] } {
+  const said = rows.filter(({ comes }) => comes).sort((a, b) => a.id.localeCompare(b.id));
+  return {
+    coming: said.filter(({ waitingSince }) => waitingSince === null),
+    waiting: said
+      .filter(({ waitingSince }) => waitingSince !== null)
+      .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!)),
+  };
+}
+
+/** Sessions as somebody sees them: who is under age is named to coordinators, to who leads the session, and to their guardian. */
+export async function sessionViews(
+  manager: EntityManager,
+  rows: readonly SessionEntity[],
+  viewer: PersonEntity,
+): Promise<Session[]> {
+  const sessionId = In(rows.map((row) => row.id));
+  const said = await manager.findBy(signUps, { sessionId, comes: true });
+  const persons = new Map<string, PersonEntity>();
+  const wanted = [...said.map((row) => row.personId), ...rows.flatMap((row) => row.leadId ?? [])];
+  for (const person of await manager.findBy(people, { id: In([...new Set(wanted)]) }))
+    persons.set(person.id, person);
+  const bySession = group(said, (row) => row.sessionId);
+  const work = group(
+    await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),
+    (row) => row.sessionId,
+  );
+  return rows.map(({ gardenId: _, ...row }) => {
+    const { coming, waiting } = placesOf(bySession.get(row.id) ?? []);
+    const named = ({ personId }: SignUpEntity) => ({
+      personId,
+      name: nameFor(viewer, row, persons.get(personId)),
+      headcount: persons.get(personId)?.headcount ?? 1,
+    });
+    return {
+      ...row,
+      lead: (row.leadId && persons.get(row.leadId)?.name) || null,
+      signUps: coming.map((signUp) => {
+        const { byRota, offered, arrived, left } = signUp;
+        return { ...named(signUp), byRota, offered, arrived, left };
+      }),
+      waiting: waiting.map(named),
+      work: (work.get(row.id) ?? []).map(
+        ({ id: _id, gardenId: _g, version: _v, sessionId: _s, expected: _e, ...done }) => done,
+      ),
+    };
+  });
+}
+
+function nameFor(
+  viewer: PersonEntity,
+  session: Pick<SessionEntity, 'leadId'>,
+  person: PersonEntity | undefined,
+): string {
+  if (!person) return '';
+  const isKnown =
+    person.kind !== 'minor' ||
+    viewer.role === 'coordinator' ||
+    [session.leadId, person.guardianId].includes(viewer.id);
+  return isKnown ? person.name : '';
+}
