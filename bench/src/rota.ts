@@ -51,6 +51,7 @@ for (const { gap, seconds, seeds, ...size } of sizes) {
         ...problem,
         sessions: problem.sessions.filter(({ id }) => id !== off),
         promised: made.seats.filter(({ sessionId }) => sessionId !== off),
+        standing: made.placed.filter(({ sessionId }) => sessionId !== off),
         seatLocks: problem.seatLocks.filter(({ sessionId }) => sessionId !== off),
         taskLocks: problem.taskLocks.filter(({ sessionId }) => sessionId !== off),
       },

@@ -3,6 +3,7 @@ import {
   type GoalName,
   goalNames,
   type PersonReason,
+  settledKinds,
   type TaskReason,
   taskKinds,
 } from '@unity-acre/core/work';
@@ -180,8 +181,8 @@ export const rota = z.object({
   move: z
     .object({ sessionId: id, to: z.object({ on: day, from: clockTime, to: clockTime }).nullable() })
     .nullable(),
-  /** true where goals about people were reached, and proved, for days of the work that were settled before */
-  daysSettled: z.boolean(),
+  /** what was settled before the goals were reached; what they say holds for the rest */
+  settled: z.enum(settledKinds),
   /** what there was to choose from */
   size: z.object({ people: z.number(), sessions: z.number(), tasks: z.number() }),
   /** the goals reached so far, the greatest first */

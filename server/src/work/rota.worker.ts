@@ -15,7 +15,7 @@ const tell = (told: Told<RotaFound>) => parentPort!.postMessage(told);
 
 async function run({ problem, repairing, seconds }: RotaTaskData): Promise<void> {
   const end = Date.now() + seconds * 1000;
-  const { goals, seats, placed, daysSettled } = await makeRota(
+  const { goals, seats, placed, settled } = await makeRota(
     problem,
     (mip, first, step) => {
       const left = Math.max(1, ((end - Date.now()) / 1000) * SHARE);
@@ -24,10 +24,10 @@ async function run({ problem, repairing, seconds }: RotaTaskData): Promise<void>
     {
       repairing,
       tell: (reached, rota) =>
-        tell({ kind: 'progress', found: { ...rota, goals: [...reached], daysSettled: true } }),
+        tell({ kind: 'progress', found: { ...rota, goals: [...reached], settled: 'days' } }),
     },
   );
-  tell({ kind: 'done', found: { goals, seats, placed, daysSettled } });
+  tell({ kind: 'done', found: { goals, seats, placed, settled } });
 }
 
 run(workerData as RotaTaskData).catch((error: unknown) => {

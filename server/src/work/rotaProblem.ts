@@ -161,6 +161,9 @@ export async function rotaGround(
       promised: coming
         .filter((row) => isThere(row) && row.comes && (row.byRota || isAsked(row)))
         .map(({ personId, sessionId }) => ({ personId, sessionId })),
+      standing: chosen.flatMap(({ id, rotaTaskIds }) =>
+        rotaTaskIds.map((taskId) => ({ taskId, sessionId: id })),
+      ),
       seatLocks: byHand
         .filter((row) => !isAsked(row))
         .map(({ personId, sessionId, comes }) => ({ personId, sessionId, comes })),

@@ -59,7 +59,7 @@ function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
 function rotaView(job: RotaJob): Rota {
   const { id, state, found, about } = job;
   const { from, until, applied, ground, move } = about;
-  const rota = found ?? { seats: [], placed: [], goals: [], daysSettled: false };
+  const rota = found ?? { seats: [], placed: [], goals: [], settled: 'nothing' as const };
   const { people, tasks, sessions: list } = ground.problem;
   return {
     id,
@@ -71,7 +71,7 @@ function rotaView(job: RotaJob): Rota {
     move: move && { sessionId: move.sessionId, to: move.to },
     size: { people: people.length, sessions: list.length, tasks: tasks.length },
     goals: rota.goals,
-    daysSettled: rota.daysSettled,
+    settled: rota.settled,
     sessions: state === 'working' ? [] : sessionsOf(job),
     tasksLeft: state === 'working' ? [] : leftOutTasks(ground.problem, rota),
     peopleLeft: state === 'working' ? [] : leftOutPeople(ground.problem, rota),

@@ -1,6 +1,6 @@
 import type { Day } from '@unity-acre/core/calendar';
 import type { GoalReached } from '@unity-acre/core/solving';
-import type { GoalName, Rota, RotaProblem } from '@unity-acre/core/work';
+import type { GoalName, Rota, RotaProblem, Settled } from '@unity-acre/core/work';
 import { type Job, Jobs, workerScript } from '../solving/jobs.ts';
 import type { RotaGround, SessionMove } from './rotaProblem.ts';
 
@@ -13,8 +13,7 @@ export interface RotaTaskData {
 /** The best rota so far, and the goals it has reached. */
 export interface RotaFound extends Rota {
   goals: GoalReached<GoalName>[];
-  /** true where the work's days were settled before people were chosen for them */
-  daysSettled: boolean;
+  settled: Settled;
 }
 
 interface About {

@@ -13,7 +13,7 @@ export function useGoalWords(): (goal: Goal) => string {
 }
 
 /** What a rota reaches, the most important first, and whether better is possible. */
-export function Goals({ goals, daysSettled }: Pick<Rota, 'goals' | 'daysSettled'>) {
+export function Goals({ goals, settled }: Pick<Rota, 'goals' | 'settled'>) {
   const { t } = useTranslation('rota');
   const { number } = useMeasure();
   const words = useGoalWords();
@@ -34,7 +34,7 @@ export function Goals({ goals, daysSettled }: Pick<Rota, 'goals' | 'daysSettled'
           </li>
         ))}
       </ol>
-      {daysSettled && <p className="mt-1 text-ink-soft text-sm">{t('settled')}</p>}
+      {settled !== 'nothing' && <p className="mt-1 text-ink-soft text-sm">{t(`settled.${settled}`)}</p>}
     </section>
   );
 }

@@ -197,7 +197,7 @@ function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): v
           <RotaSessions rota={rota} names={names} />
         </section>
         <div className="flex min-w-0 flex-col gap-6">
-          <Goals goals={rota.goals} daysSettled={rota.daysSettled} />
+          <Goals goals={rota.goals} settled={rota.settled} />
           <LeftOutTasks rota={rota} names={names} />
           <LeftOutPeople rota={rota} names={names} />
         </div>

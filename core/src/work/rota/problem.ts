@@ -90,6 +90,8 @@ export interface RotaProblem {
   childRatio: number;
   /** who was told that they are expected, which is kept where nothing greater is lost */
   promised: readonly Seat[];
+  /** where an earlier rota put tasks; a repair leaves them there where nothing greater is lost */
+  standing: readonly { taskId: string; sessionId: string }[];
   seatLocks: readonly SeatLock[];
   /** a task put into a session by hand, or kept out of all (null) */
   taskLocks: readonly { taskId: string; sessionId: string | null }[];

@@ -1,15 +1,22 @@
 import { type GoalReached, inOrderOf, type Solver } from '../../solving/index.ts';
 import { firstRota, valuesOf } from './first.ts';
 import type { GoalName } from './goals.ts';
-import { readRota, rotaModel } from './model.ts';
+import { type RotaModel, readRota, rotaModel } from './model.ts';
 import type { Rota, RotaProblem } from './problem.ts';
 import { addWholePeople } from './settled.ts';
+import { asItStands } from './standing.ts';
 
 export interface MadeRota extends Rota {
   goals: GoalReached<GoalName>[];
-  /** true where the last goals were reached with the days of the work settled by the first ones */
-  daysSettled: boolean;
+  /** what was settled before the goals were reached; their bounds hold for the rest */
+  settled: Settled;
 }
+
+/** Nothing, the days of the work by the goals about it, or all that still stood when it was repaired. */
+export const settledKinds = ['nothing', 'days', 'standing'] as const;
+export type Settled = (typeof settledKinds)[number];
+
+type Tell = (reached: readonly GoalReached<GoalName>[], rota: Rota) => void;
 
 /** Up to so many choices, all goals are reached in one model; beyond, the work gets its days first. */
 const SMALL = 300;
@@ -18,16 +25,21 @@ const ofWork: readonly GoalName[] = ['critical', 'minutes', 'sky'];
 
 /**
  * Makes a rota: reaches the goals in their order. In a large garden the goals of the work (what is done, when) are reached
- * first and settle its days; who comes is then chosen for those days.
+ * first and settle its days; who comes is then chosen for those days. A repair first tries to leave all that stands as it is,
+ * and does so where nothing critical is lost by it.
  * @param repairing keeps what was promised before anything but what is critical
  */
 export async function makeRota(
   problem: RotaProblem,
   solver: Solver,
-  options: { repairing?: boolean; tell?(reached: readonly GoalReached<GoalName>[], rota: Rota): void } = {},
+  options: { repairing?: boolean; tell?: Tell } = {},
 ): Promise<MadeRota> {
   const { repairing = false, tell } = options;
   const model = rotaModel(problem, repairing);
+  if (repairing && problem.standing.length > 0) {
+    const repaired = await aroundStanding(problem, model, solver, tell);
+    if (repaired) return repaired;
+  }
   const begun = valuesOf(model, firstRota(model));
   tell?.([], readRota(model, begun));
   const isSmall = model.seats.length + model.places.length <= SMALL;
@@ -38,7 +50,7 @@ export async function makeRota(
     tell?.(reached, readRota(model, values)),
   );
   const rota = readRota(model, work.values);
-  if (isSmall) return { ...rota, goals: work.reached, daysSettled: false };
+  if (isSmall) return { ...rota, goals: work.reached, settled: 'nothing' };
 
   const placed = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
   const settled = rotaModel(
@@ -59,6 +71,28 @@ export async function makeRota(
   return {
     ...readRota(settled, people.values),
     goals: [...work.reached.filter(({ name }) => !names.has(name)), ...people.reached],
-    daysSettled: true,
+    settled: 'days',
   };
+}
+
+/** Repairs around what stands. @returns null where more of what is critical is done when that moves */
+async function aroundStanding(
+  problem: RotaProblem,
+  free: RotaModel,
+  solver: Solver,
+  tell: Tell | undefined,
+): Promise<MadeRota | null> {
+  const held = rotaModel(asItStands(problem), true);
+  const critical = (model: RotaModel) => model.goals.filter(({ name }) => name === 'critical');
+  const begun = valuesOf(held, firstRota(held));
+  const first = await inOrderOf(held.mip, critical(held), begun, solver);
+  const worth = first.reached[0]!.worth;
+  if (worth < critical(free)[0]!.most) {
+    const best = await inOrderOf(free.mip, critical(free), valuesOf(free, firstRota(free)), solver);
+    if (best.reached[0]!.worth > worth) return null;
+  }
+  const { values, reached } = await inOrderOf(held.mip, held.goals, first.values, solver, (goals, now) =>
+    tell?.(goals, readRota(held, now)),
+  );
+  return { ...readRota(held, values), goals: reached, settled: 'standing' };
 }

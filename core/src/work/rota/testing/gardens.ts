@@ -67,6 +67,7 @@ export const someProblem = (over: Partial<RotaProblem>): RotaProblem => ({
   tools: {},
   childRatio: 6,
   promised: [],
+  standing: [],
   seatLocks: [],
   taskLocks: [],
   ...over,
