@@ -49,9 +49,18 @@ export async function makeRota(
   const work = await inOrderOf(model.mip, goals, begun, solver, (reached, values) =>
     tell?.(reached, readRota(model, values)),
   );
-  const rota = readRota(model, work.values);
-  if (isSmall) return { ...rota, goals: work.reached, settled: 'nothing' };
+  if (isSmall) return { ...readRota(model, work.values), goals: work.reached, settled: 'nothing' };
+  return { ...(await forItsDays(problem, model, work, { repairing, solver, tell })), settled: 'days' };
+}
 
+/** Reaches the goals about people for the days that the goals about the work have given it. */
+async function forItsDays(
+  problem: RotaProblem,
+  model: RotaModel,
+  work: { values: Float64Array; reached: GoalReached<GoalName>[] },
+  { repairing, solver, tell }: { repairing: boolean; solver: Solver; tell: Tell | undefined },
+): Promise<Rota & { goals: GoalReached<GoalName>[] }> {
+  const rota = readRota(model, work.values);
   const placed = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
   const settled = rotaModel(
     {
@@ -60,19 +69,17 @@ export async function makeRota(
     },
     repairing,
   );
-  const rest = settled.goals.filter(({ name }) => !ofWork.includes(name));
+  const rest = settled.goals.filter(({ name }) => !work.reached.some((goal) => goal.name === name));
   // What is done stays done: the days are given, so that each task has one place.
   for (const { column } of settled.places) settled.mip.row(`stays ${column}`, [[column, 1]], 1, 1);
+  const kept = settled.goals.find(({ name }) => name === 'kept');
+  const promises = work.reached.find(({ name }) => name === 'kept');
+  if (kept && promises) settled.mip.row('promises', kept.terms, promises.worth, Number.POSITIVE_INFINITY);
   addWholePeople(settled);
   const people = await inOrderOf(settled.mip, rest, valuesOf(settled, rota), solver, (reached, values) =>
     tell?.([...work.reached, ...reached], readRota(settled, values)),
   );
-  const names = new Set(people.reached.map(({ name }) => name));
-  return {
-    ...readRota(settled, people.values),
-    goals: [...work.reached.filter(({ name }) => !names.has(name)), ...people.reached],
-    settled: 'days',
-  };
+  return { ...readRota(settled, people.values), goals: [...work.reached, ...people.reached] };
 }
 
 /** Repairs around what stands. @returns null where more of what is critical is done when that moves */
@@ -91,8 +98,12 @@ async function aroundStanding(
     const best = await inOrderOf(free.mip, critical(free), valuesOf(free, firstRota(free)), solver);
     if (best.reached[0]!.worth > worth) return null;
   }
-  const { values, reached } = await inOrderOf(held.mip, held.goals, first.values, solver, (goals, now) =>
-    tell?.(goals, readRota(held, now)),
+  const goals = held.goals.filter(({ name }) => ofWork.includes(name) || name === 'kept');
+  const work = await inOrderOf(held.mip, goals, first.values, solver, (reached, values) =>
+    tell?.(reached, readRota(held, values)),
   );
-  return { ...readRota(held, values), goals: reached, settled: 'standing' };
+  return {
+    ...(await forItsDays(held.problem, held, work, { repairing: true, solver, tell })),
+    settled: 'standing',
+  };
 }
