@@ -6,6 +6,7 @@ import { taskId } from '@unity-acre/core/work';
 import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
 import { crewFactsOf, minors, tools } from './crew.ts';
+import { offerOne, rollOf, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
 import { demoPassword, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
@@ -138,13 +139,17 @@ export async function loadDemo(store: Store): Promise<void> {
     const who = group
       ? [personId(group)]
       : Array.from({ length: coming }, (_, n) => volunteers[(i * 7 + n) % volunteers.length]!.id);
-    return who.map((person) => ({
+    return who.map((person, nth) => ({
       ...row(),
+      ...asSigned,
+      ...rollOf(meetings[i]!, nth, random),
       sessionId: meetings[i]!.id,
       personId: person,
-      ...asSigned,
     }));
   });
+
+  offerOne(signUps, meetings);
+  const { works, marks } = workOf(meetings);
 
   const station = {
     id: id(),
@@ -203,6 +208,14 @@ export async function loadDemo(store: Store): Promise<void> {
     );
     await put(tables.sessions, meetings);
     await put(tables.signUps, signUps);
+    await put(
+      tables.workDone,
+      works.map((one) => ({ ...row(), ...one })),
+    );
+    await put(
+      tables.taskMarks,
+      marks.map((one) => ({ ...row(), ...one })),
+    );
     await put(tables.entries, [...logged, ...seen]);
   });
 }

@@ -17,7 +17,9 @@ export class Hand {
   }
 
   async open(path: string): Promise<void> {
-    await this.page.goto(this.url + path, { waitUntil: 'networkidle0' });
+    // A screen that follows what others do holds a connection open.
+    await this.page.goto(this.url + path, { waitUntil: 'networkidle2' });
+    await this.page.waitForFunction(() => !document.querySelector('[aria-busy=true]'));
   }
 
   press(name: string): Promise<void> {

@@ -246,6 +246,7 @@ export const written = z.object({ messages: z.number().int() });
 export const hoursQuery = z.object({ year });
 export const hoursOf = z.object({
   personId: id,
+  name: z.string(),
   /** promised for the season, minutes */
   pledged: z.number().int().nullable(),
   /** minutes of one head, for what was promised */

@@ -1,5 +1,5 @@
 /** Those who want to know when something of a garden changed. */
-export class Listeners {
+class Listeners {
   readonly #byGarden = new Map<string, Set<() => void>>();
 
   /** @returns how to stop listening */

@@ -11,7 +11,7 @@ import { sessions, signUps } from './entity.ts';
 import { placesOf } from './sessionViews.ts';
 
 /** What everybody gave in a season's sessions until a day, by person. Who leads one was there. */
-export async function visitsOf(
+async function visitsOf(
   manager: EntityManager,
   garden: GardenEntity,
   year: number,
@@ -63,8 +63,8 @@ export const hoursRoutes: Pick<Handlers, 'hours'> = {
       const own = visits.get(one.id) ?? [];
       const given = own.map(({ on, minutes }) => ({ personId: one.id, on, minutes }));
       const { done } = pledgeOf(given, one.id, one.pledged, '0000-01-01', '9999-12-31');
-      const { id: personId, pledged, headcount } = one;
-      return { personId, pledged, minutes: done, headMinutes: done * headcount, visits: own };
+      const { id: personId, name, pledged, headcount } = one;
+      return { personId, name, pledged, minutes: done, headMinutes: done * headcount, visits: own };
     });
   },
 };

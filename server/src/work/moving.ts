@@ -22,7 +22,7 @@ export async function moveIn(
   { garden }: Pick<Member, 'garden'>,
   clock: Clock,
 ): Promise<SessionEntity> {
-  if (move.to && move.to.on < todayIn(garden, clock)) throw invalid('to', 'inThePast');
+  if (move.to && move.to.on < todayIn(garden, clock)) throw invalid('to.on', 'inThePast');
   const moved = await writing.set(sessions, row, movedSession(row, move));
   const letters = await Letters.of(writing, garden, clock);
   const { coming } = placesOf(await writing.manager.findBy(signUps, { sessionId: row.id }));

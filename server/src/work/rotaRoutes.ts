@@ -153,7 +153,7 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     if (move) {
       const row = await store.manager.findOneBy(sessions, { id: move.sessionId, gardenId: garden.id });
       if (row?.state !== 'called' || row.on < today) throw invalid('move', 'unknownSession');
-      if (move.to && move.to.on < today) throw invalid('to', 'inThePast');
+      if (move.to && move.to.on < today) throw invalid('to.on', 'inThePast');
       // What is repaired reaches from the day that falls away to the one that takes its place.
       if (row.on < from) from = row.on;
       until = laterOf(until, laterOf(row.on, move.to?.on ?? row.on));

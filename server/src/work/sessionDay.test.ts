@@ -155,7 +155,7 @@ describe('a session that cannot be held', () => {
         body: { to: { on, from: '16:00', to: '18:00' }, why: '' },
       });
     expect((await move('2026-01-01')).problem.errors).toEqual([
-      expect.objectContaining({ field: 'to', code: 'inThePast' }),
+      expect.objectContaining({ field: 'to.on', code: 'inThePast' }),
     ]);
     expect((await move('2026-05-24', 7)).problem.code).toBe('stale');
     expect((await move('2026-05-24')).status).toBe(200);

@@ -6,6 +6,7 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../kit/Button.tsx';
+import { csvOf } from '../kit/csv.ts';
 import { useDates } from '../kit/dates.ts';
 import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
@@ -15,7 +16,6 @@ import { seasonYearOf } from '../season/year.ts';
 import { useCatalogue } from './catalogue.ts';
 import { lotLife } from './lotLife.ts';
 import { useCropNames } from './names.ts';
-import { orderCsv } from './orderCsv.ts';
 import { SeedLotForm } from './SeedLotForm.tsx';
 
 /** What seed there is, how alive it is, what the plan needs of it, what to order, and which trays to start when. */
@@ -102,7 +102,7 @@ function Needs({ lots, plantings, year }: { lots: SeedLot[]; plantings: Planting
   );
   const trays = useMemo(() => traysByWeek(planned), [planned]);
   const orders = needs.filter(({ order }) => order > 0);
-  const csv = orderCsv(
+  const csv = csvOf(
     [t('csv.crop'), t('csv.variety'), t('csv.holes'), t('csv.seeds'), t('csv.grams')],
     orders.map(({ crop, variety, holes, order, orderGrams }) => [
       names.crop(crop.id),

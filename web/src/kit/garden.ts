@@ -50,13 +50,14 @@ type ReadOfGarden =
   | 'underlays'
   | 'people'
   | 'sessions'
+  | 'messages'
   | 'tools'
   | 'myTimes'
   | 'calendarAddress'
   | 'ownCrops'
   | 'weather'
   | 'seedLots';
-type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals' | 'wishes';
+type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals' | 'wishes' | 'hours';
 
 /** A list of the garden one is in. */
 export function useList<Name extends ReadOfGarden>(

@@ -21,7 +21,7 @@ export function Loaded<T>({ of, children }: { of: UseQueryResult<T>; children: (
 export function Waiting() {
   const { t } = useTranslation();
   return (
-    <p aria-live="polite" className="py-6 text-ink-soft">
+    <p aria-live="polite" aria-busy className="py-6 text-ink-soft">
       {t('loading')}
     </p>
   );

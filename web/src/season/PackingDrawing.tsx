@@ -44,7 +44,7 @@ export function PackingDrawing({ pattern, packing, width, length, inRow, between
       : t('drawing', {
           inRow: measure.spacing(inRow),
           between: measure.spacing(packing.betweenRows),
-          rows: packing.rows,
+          count: packing.rows,
         });
   const dot = Math.max(0.02, Math.min(inRow, packing.betweenRows) * 0.32);
   return (

@@ -14,6 +14,8 @@ import reasonsEn from '../season/reasons.en.json' with { type: 'json' };
 import reasonsEs from '../season/reasons.es.json' with { type: 'json' };
 import seasonEn from '../season/words.en.json' with { type: 'json' };
 import seasonEs from '../season/words.es.json' with { type: 'json' };
+import dayEn from '../work/day/words.en.json' with { type: 'json' };
+import dayEs from '../work/day/words.es.json' with { type: 'json' };
 import rotaEn from '../work/rota.en.json' with { type: 'json' };
 import rotaEs from '../work/rota.es.json' with { type: 'json' };
 import { words as earlyEn } from './en.ts';
@@ -25,6 +27,7 @@ export const allWords = {
     ...earlyEn,
     climate: climateEn,
     crops: cropsEn,
+    day: dayEn,
     layout: layoutEn,
     people: peopleEn,
     plan: planEn,
@@ -37,6 +40,7 @@ export const allWords = {
     ...earlyEs,
     climate: climateEs,
     crops: cropsEs,
+    day: dayEs,
     layout: layoutEs,
     people: peopleEs,
     plan: planEs,

@@ -8,6 +8,10 @@ export const lateWords = {
     en: () => import('../crops/words.en.json'),
     es: () => import('../crops/words.es.json'),
   },
+  day: {
+    en: () => import('../work/day/words.en.json'),
+    es: () => import('../work/day/words.es.json'),
+  },
   layout: {
     en: () => import('../ground/layout.en.json'),
     es: () => import('../ground/layout.es.json'),

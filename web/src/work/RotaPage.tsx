@@ -7,6 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
 import { Field } from '../kit/form.tsx';
 import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
@@ -191,6 +192,7 @@ function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): v
         </span>
       </div>
       <RefusedNote refused={apply.error} />
+      <MoveNote rota={rota} names={names} />
       <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
         <section className="furrow min-w-0">
           <h2>{t('perSession')}</h2>
@@ -203,5 +205,20 @@ function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): v
         </div>
       </div>
     </div>
+  );
+}
+
+/** The session that falls away or moves with this rota. */
+function MoveNote({ rota, names }: { rota: Rota; names: RotaNames }) {
+  const { t } = useTranslation('rota');
+  const dates = useDates();
+  const session = names.sessions.find(({ id }) => id === rota.move?.sessionId);
+  if (!rota.move || !session || rota.applied) return null;
+  const { to } = rota.move;
+  const said = { title: session.title, day: dates.short(session.on) };
+  return (
+    <p className="max-w-prose border-blossom border-l-4 bg-straw-soft px-3 py-2">
+      {to ? t('move.to', { ...said, to: `${dates.short(to.on)}, ${to.from}–${to.to}` }) : t('move.off', said)}
+    </p>
   );
 }

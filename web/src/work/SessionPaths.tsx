@@ -2,19 +2,18 @@ import { useTranslation } from 'react-i18next';
 import { useCoordinates } from '../kit/garden.ts';
 import { Paths } from '../kit/Paths.tsx';
 
-/** What there is to do about sessions: see them, say when one can come; for coordinators, make the rota and count tools. */
+/** What there is to do about sessions; the rota, the tools and the messages are for coordinators. */
 export function SessionPaths() {
   const { t } = useTranslation('rota');
   const coordinates = useCoordinates();
-  return (
-    <Paths
-      label={t('paths.label')}
-      ways={[
-        { to: '/sessions', words: t('paths.list') },
-        ...(coordinates ? [{ to: '/sessions/rota', words: t('paths.rota') }] : []),
-        ...(coordinates ? [{ to: '/sessions/tools', words: t('paths.tools') }] : []),
-        { to: '/sessions/mine', words: t('paths.mine') },
-      ]}
-    />
-  );
+  const ways = [
+    { to: '/sessions', words: t('paths.list'), forAll: true },
+    { to: '/sessions/day', words: t('paths.day'), forAll: true },
+    { to: '/sessions/rota', words: t('paths.rota'), forAll: false },
+    { to: '/sessions/messages', words: t('paths.messages'), forAll: false },
+    { to: '/sessions/hours', words: t('paths.hours'), forAll: true },
+    { to: '/sessions/tools', words: t('paths.tools'), forAll: false },
+    { to: '/sessions/mine', words: t('paths.mine'), forAll: true },
+  ];
+  return <Paths label={t('paths.label')} ways={ways.filter(({ forAll }) => forAll || coordinates)} />;
 }

@@ -1,5 +1,7 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
+import { lazy, Suspense } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { useHere, useLeads } from '../kit/garden.ts';
@@ -8,12 +10,16 @@ import { crewNeed } from './crewNeed.ts';
 import { SignUpButton } from './SignUpButton.tsx';
 import { TaskRow } from './TaskRow.tsx';
 
+/** Only where sessions are written out: its words come with that screen. */
+const PlaceLine = lazy(async () => ({ default: (await import('./PlaceLine.tsx')).PlaceLine }));
+
 interface Props {
   session: Session;
   tasks: TaskView[];
   /** with the tasks written out */
   full?: boolean;
   onEdit?(session: Session): void;
+  onMove?(session: Session): void;
 }
 
 /** Who is at a task by the rota; nothing where none was made. */
@@ -26,7 +32,7 @@ function CrewOf({ session, taskId }: { session: Session; taskId: string }) {
 }
 
 /** A work session: when, where, who comes, and whether that is enough for its work. */
-export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
+export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Props) {
   const { t } = useTranslation(['work', 'kit']);
   const { garden } = useHere();
   const dates = useDates();
@@ -35,6 +41,7 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
   const { coming, minutes, needed, gap } = crewNeed(session, tasks);
   const own = tasks.filter((task) => session.taskIds.includes(task.id));
   const past = session.on < garden.today;
+  const isOff = session.state === 'calledOff';
   return (
     <article className="grid gap-x-6 gap-y-1 border-line border-b py-3 sm:grid-cols-[7.5rem_minmax(0,1fr)]">
       <p className="leading-tight">
@@ -46,7 +53,11 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
       <div className="min-w-0">
         <div className="flex items-start justify-between gap-x-4">
           <div className="min-w-0">
-            <h3>{session.title}</h3>
+            <h3 className={isOff ? 'line-through' : ''}>
+              <Link to={`/sessions/${session.id}`} className="hover:underline">
+                {session.title}
+              </Link>
+            </h3>
             <p className="text-ink-soft text-sm">
               {[session.meetAt, session.lead && t('work:ledBy', { name: session.lead })]
                 .filter(Boolean)
@@ -54,7 +65,13 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
             </p>
           </div>
           <span className="flex shrink-0 gap-1">
-            {!past && <SignUpButton session={session} />}
+            {!past && !isOff && <SignUpButton session={session} />}
+            {leads && onMove && !isOff && (
+              <Button look="quiet" onClick={() => onMove(session)}>
+                {t('work:rainOrFrost')}
+                <span className="sr-only">: {session.title}</span>
+              </Button>
+            )}
             {leads && onEdit && (
               <Button
                 look="quiet"
@@ -66,6 +83,16 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
             )}
           </span>
         </div>
+        {isOff && (
+          <p className="mt-1 font-semibold text-beet">
+            {t('work:calledOff')} {session.why}
+          </p>
+        )}
+        {session.movedFrom && !isOff && (
+          <p className="mt-1 text-ink-soft text-sm">
+            {t('work:movedFrom', { day: dates.short(session.movedFrom) })} {session.why}
+          </p>
+        )}
         <p className="mt-1">
           {t('work:coming', { coming, capacity: session.capacity })}
           {minutes > 0 &&
@@ -82,6 +109,11 @@ export function SessionRow({ session, tasks, full = false, onEdit }: Props) {
                   )
                   .join(', ')}
               </p>
+            )}
+            {!past && !isOff && (
+              <Suspense>
+                <PlaceLine session={session} />
+              </Suspense>
             )}
             {session.note && <p className="mt-1 max-w-prose whitespace-pre-line text-sm">{session.note}</p>}
             {own.length > 0 && (

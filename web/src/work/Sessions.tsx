@@ -5,9 +5,11 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
 import { useHere, useLeads, useList } from '../kit/garden.ts';
+import { useLive } from '../kit/live.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useBothSeasons } from '../season/year.ts';
 import { CalendarAddress } from './CalendarAddress.tsx';
+import { MoveSheet } from './MoveSheet.tsx';
 import { SessionPaths } from './SessionPaths.tsx';
 import { SessionRow } from './SessionRow.tsx';
 import { SessionSheet } from './SessionSheet.tsx';
@@ -23,6 +25,8 @@ export default function Sessions() {
   // A task on another screen may ask for a session of its own.
   const wanted = search.get('task');
   const [edited, setEdited] = useState<Session | 'new' | null>(wanted ? 'new' : null);
+  const [moved, setMoved] = useState<Session | null>(null);
+  useLive();
   const close = () => {
     setEdited(null);
     setSearch({}, { replace: true });
@@ -57,6 +61,7 @@ export default function Sessions() {
                     tasks={tasks.data ?? []}
                     full
                     onEdit={setEdited}
+                    onMove={setMoved}
                   />
                 ))}
               </section>
@@ -78,6 +83,7 @@ export default function Sessions() {
           );
         }}
       </Loaded>
+      {moved && <MoveSheet session={moved} onClose={() => setMoved(null)} />}
       {edited && tasks.data && (
         <SessionSheet
           session={edited === 'new' ? null : edited}

@@ -9,9 +9,14 @@ export function SignUpButton({ session }: { session: Session }) {
   const { t } = useTranslation(['work', 'problem']);
   const { personId } = useHere();
   const show = useNotices((notices) => notices.show);
-  const signUp = useWrite('signUp', () => t('work:signedUp', { session: session.title }));
+  const signUp = useWrite('signUp', ({ data }) =>
+    t(data.waiting.some((one) => one.personId === personId) ? 'work:waits' : 'work:signedUp', {
+      session: session.title,
+    }),
+  );
   const signOff = useWrite('signOff', () => t('work:signedOff', { session: session.title }));
-  const mine = session.signUps.some((person) => person.personId === personId);
+  const mine = [...session.signUps, ...session.waiting].some((person) => person.personId === personId);
+  const coming = session.signUps.reduce((sum, { headcount }) => sum + headcount, 0);
   const params = { id: session.id, personId };
   const onError = ({ problem: { code } }: { problem: { code: string } }) =>
     show({
@@ -24,7 +29,7 @@ export function SignUpButton({ session }: { session: Session }) {
     </Button>
   ) : (
     <Button disabled={signUp.isPending} onClick={() => signUp.mutate({ params, body: {} }, { onError })}>
-      {t('work:signUp')}
+      {t(coming < session.capacity ? 'work:signUp' : 'work:wait')}
     </Button>
   );
 }

@@ -86,7 +86,7 @@ function Answers({
   const leads = useLeads();
   const from = weekStart(garden.today);
   const until = addDays(from, 13);
-  const coming = sessions.filter((session) => session.on >= garden.today && session.on <= until);
+  const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
   const open = tasks.filter(
     (task) =>
       (task.state === 'open' || task.state === 'late') &&

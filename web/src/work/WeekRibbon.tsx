@@ -18,7 +18,7 @@ export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Ses
       className="grid grid-cols-7 border-line-strong border-t border-l lg:grid-cols-[repeat(14,minmax(0,1fr))]"
     >
       {days.map((day) => {
-        const meeting = sessions.filter((session) => session.on === day);
+        const meeting = sessions.filter(({ on, state }) => on === day && state === 'called');
         const planned = tasks.filter((task) => task.on === day && task.state !== 'done').length;
         const today = day === garden.today;
         return (

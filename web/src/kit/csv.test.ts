@@ -1,10 +1,10 @@
 import { expect, it } from 'vitest';
-import { orderCsv } from './orderCsv.ts';
+import { csvOf } from './csv.ts';
 
 // RFC 4180, section 2, rules 5 to 7.
 it('quotes what needs it and doubles quotes', () => {
   expect(
-    orderCsv(
+    csvOf(
       ['Crop', 'Seeds'],
       [
         ['Peas, snap "tall"', 40],

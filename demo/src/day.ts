@@ -1,0 +1,63 @@
+import { minuteOf } from '@unity-acre/core/crew';
+import { taskParts } from '@unity-acre/core/work';
+import { demoToday } from './place.ts';
+
+interface Held {
+  id: string;
+  on: string;
+  from: string;
+  to: string;
+  taskIds: string[];
+}
+interface Coming {
+  sessionId: string;
+}
+
+const clock = (minute: number): string =>
+  `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
+
+/** The roll of sessions that are over, and of today's so far: most come in time, a few late, one in nine not at all. */
+export function rollOf(session: Held, nth: number, random: () => number) {
+  const begins = minuteOf(session.from);
+  if (session.on > demoToday) return { arrived: null, left: null };
+  if (session.on === demoToday) return { arrived: nth < 2 ? clock(begins + 3 * nth) : null, left: null };
+  if (random() < 1 / 9) return { arrived: null, left: null };
+  const arrived = clock(begins + Math.floor(random() * 3) * 5);
+  const left = random() < 0.2 ? clock(minuteOf(session.to) - 30) : null;
+  return { arrived, left };
+}
+
+/** How today's work goes: one task done, one under way, one stuck, the rest still to do. */
+export function workOf(meetings: readonly Held[]) {
+  const today = meetings.find(({ on }) => on === demoToday)!;
+  const heads = { adults: 0, beginners: 0, children: 0 };
+  const stages = [
+    { state: 'done', began: '15:05', minutes: 35, ...heads, adults: 2, beginners: 1, note: '' },
+    { state: 'underWay', began: '15:40', minutes: null, ...heads, note: '' },
+    {
+      state: 'stuck',
+      began: '15:10',
+      minutes: null,
+      ...heads,
+      note: 'Two trowels are missing from the shed.',
+    },
+  ];
+  const works = stages.flatMap((stage, i) => {
+    const taskId = today.taskIds[i];
+    return taskId ? [{ ...stage, sessionId: today.id, taskId, expected: 25 }] : [];
+  });
+  const marks = works
+    .filter(({ state }) => state === 'done')
+    .map(({ taskId }) => ({ id: taskId, plantingId: taskParts(taskId)!.plantingId, doneOn: demoToday }));
+  return { works, marks };
+}
+
+/** One of those who come on Saturday looks for somebody to take their place. */
+export function offerOne<Row extends Coming & { offered: boolean }>(
+  signUps: readonly Row[],
+  meetings: readonly Held[],
+): void {
+  const saturday = meetings.find(({ on }) => on === '2026-05-23')!;
+  const one = signUps.find(({ sessionId }) => sessionId === saturday.id);
+  if (one) one.offered = true;
+}

@@ -1,0 +1,138 @@
+import type { Message, Session } from '@unity-acre/contract/work';
+import type { Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { Demo } from './demo.ts';
+import { type Hand, speech } from './hand.ts';
+
+const w = speech.en;
+const { day, work } = w;
+
+let demo: Demo;
+let page: Page;
+let hand: Hand;
+let troubles: string[];
+beforeAll(async () => {
+  demo = await Demo.open();
+  ({ page, hand, troubles } = await demo.signedIn('coordinator', { theme: 'light' }));
+}, 120_000);
+afterAll(() => demo.close());
+
+const read = <T>(from: Page, what: string) =>
+  from.evaluate(async (name) => {
+    const { memberships } = await (await fetch('/api/me')).json();
+    return (await fetch(`/api/gardens/${memberships[0].gardenId}/${name}`)).json();
+  }, what) as Promise<T>;
+const sessionOn = async (on: string) =>
+  (await read<Session[]>(page, 'sessions')).find((one) => one.on === on && one.title !== '')!;
+
+/** Cuts a page off, and what serves it without a connection too. */
+async function cutOff(phone: Page, isOffline: boolean): Promise<void> {
+  await phone.setOfflineMode(isOffline);
+  const target = await phone.browser().waitForTarget((one) => one.type() === 'service_worker');
+  const client = await target.createCDPSession();
+  await client.send('Network.enable');
+  await client.send('Network.emulateNetworkConditions', {
+    offline: isOffline,
+    latency: 0,
+    downloadThroughput: -1,
+    uploadThroughput: -1,
+  });
+}
+
+it('marks people and work on a phone without a connection, keeps it through a reload, and shows it on the board', async () => {
+  const today = await sessionOn('2026-05-20');
+  const lead = await demo.signedIn('coordinator', { theme: 'light' }, 'phone');
+  await lead.hand.open(`/sessions/${today.id}`);
+  await lead.hand.reads(day.who);
+  await lead.page.waitForFunction(async () =>
+    (await (await caches.open('acre-kept')).keys()).some(({ url }) => url.endsWith('/sessions')),
+  );
+  await hand.open('/sessions/day');
+  await hand.reads(day.heads.replace('{{here}}', '2').replace('{{expected}}', '4'));
+
+  await cutOff(lead.page, true);
+  const absent = today.signUps.find(({ arrived }) => arrived === null)!;
+  await lead.hand.press(`${day.here} : ${absent.name}`);
+  await lead.hand.reads(day.heads.replace('{{here}}', '3').replace('{{expected}}', '4'));
+  await lead.hand.reads(day.offline.replace('{{n}}', '1'));
+  await lead.page.reload({ waitUntil: 'domcontentloaded' });
+  await lead.hand.reads(today.title);
+  await lead.hand.reads(day.heads.replace('{{here}}', '3').replace('{{expected}}', '4'));
+  expect((await sessionOn('2026-05-20')).signUps.filter(({ arrived }) => arrived)).toHaveLength(2);
+
+  await cutOff(lead.page, false);
+  await lead.page.evaluate(() => window.dispatchEvent(new Event('online')));
+  // The other screen hears of it without being asked to.
+  await hand.reads(day.heads.replace('{{here}}', '3').replace('{{expected}}', '4'));
+  await lead.page.close();
+});
+
+it('logs what a task took, beside the crew it was', async () => {
+  const today = await sessionOn('2026-05-20');
+  await hand.open(`/sessions/${today.id}`);
+  await hand.reads(day.state.stuck);
+  await hand.press(day.finish);
+  await hand.write(day.minutes, '0');
+  await hand.press(day.keepDone);
+  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '1'));
+  await hand.write(day.minutes, '45');
+  await hand.write(day.beginners, '2');
+  await hand.press(day.keepDone);
+  await hand.reads(day.tookSay.replace('{{minutes}}', '45').replace('{{people}}', '3'));
+  const done = (await sessionOn('2026-05-20')).work.find(({ minutes }) => minutes === 45)!;
+  expect(done).toMatchObject({ state: 'done', adults: 1, beginners: 2 });
+  await hand.open('/sessions/hours');
+  await hand.reads('Amparo Lindqvist');
+  await hand.press(`${day.hours.certificate} : Amparo Lindqvist`);
+  await hand.reads(day.hours.certTitle);
+});
+
+it('calls a session off for rain and repairs the rest, and has written to everybody', async () => {
+  await hand.open('/sessions');
+  const saturday = await sessionOn('2026-05-23');
+  await hand.press(`${work.rainOrFrost} : ${saturday.title}`);
+  await hand.reads(day.move.how);
+  await page.keyboard.press('Escape');
+  // Of the Saturdays of one name, the one that is meant is the third row.
+  await page.evaluate((id) => {
+    const row = [...document.querySelectorAll('article')].find((one) =>
+      one.querySelector(`a[href$="${id}"]`),
+    );
+    const rain = [...row!.querySelectorAll('button')].find((one) => one.textContent?.includes('Rain'));
+    rain!.click();
+  }, saturday.id);
+  await hand.write(day.move.why, 'Heavy rain all morning');
+  await hand.press(day.move.repair);
+  await hand.reads(w.rota.apply);
+  await hand.reads('is called off, and everybody expected there is told.');
+  expect((await sessionOn('2026-05-23')).state).toBe('called');
+  await hand.press(w.rota.apply);
+  await hand.reads(w.rota.isIn);
+  expect(await sessionOn('2026-05-23')).toMatchObject({ state: 'calledOff', taskIds: [] });
+  await hand.open('/sessions/messages');
+  await hand.reads('Heavy rain all morning.');
+  const letters = (await read<Message[]>(page, 'messages')).filter(({ kind }) => kind === 'calledOff');
+  expect(letters.length).toBe(
+    new Set([...saturday.signUps.map((one) => one.personId), saturday.leadId]).size,
+  );
+  expect(troubles).toEqual([]);
+});
+
+it('lets a volunteer offer a place, and another take it', async () => {
+  const volunteer = await demo.signedIn('volunteer', { theme: 'light' });
+  await volunteer.hand.open('/sessions');
+  await volunteer.hand.press(work.signUp);
+  await volunteer.hand.press(day.place.offer);
+  await volunteer.hand.reads(day.place.offering);
+  await hand.open('/sessions');
+  await hand.reads('looks for somebody to take the place.');
+  await page.evaluate(() => {
+    const take = [...document.querySelectorAll('main button')].find((one) =>
+      one.textContent?.startsWith('Take it'),
+    );
+    (take as HTMLButtonElement).click();
+  });
+  await hand.reads(day.place.taken.replace('{{title}}', 'Wednesday afternoon'));
+  await volunteer.page.close();
+  expect(troubles).toEqual([]);
+});

@@ -1,0 +1,161 @@
+import type { HoursOf } from '@unity-acre/contract/work';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../kit/Button.tsx';
+import { csvOf } from '../../kit/csv.ts';
+import { useHere, useLeads, useList, useSeasonList } from '../../kit/garden.ts';
+import { useMeasure } from '../../kit/measure.ts';
+import { Bare, Loaded } from '../../kit/states.tsx';
+import { seasonYearOf } from '../../season/year.ts';
+import { SessionPaths } from '../SessionPaths.tsx';
+import { Certificate } from './Certificate.tsx';
+
+/** How far back a season may be looked at. */
+const SEASONS = 5;
+
+/** Hours people gave, against what they pledged, and their certificates. */
+export default function HoursPage() {
+  const { t } = useTranslation('day');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const now = seasonYearOf(garden, garden.today);
+  const [year, setYear] = useState(now);
+  const hours = useSeasonList('hours', year);
+  const people = useList('people', leads);
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="flex flex-col gap-6 print:hidden">
+        <h1>{t('hours.title')}</h1>
+        <SessionPaths />
+        <p className="max-w-prose text-ink-soft">{t('hours.lead')}</p>
+        <label className="flex items-center gap-2">
+          <span className="font-semibold text-sm">{t('hours.year')}</span>
+          <select
+            className="input w-28"
+            value={year}
+            onChange={(event) => setYear(Number(event.target.value))}
+          >
+            {Array.from({ length: SEASONS }, (_, i) => now - i).map((one) => (
+              <option key={one}>{one}</option>
+            ))}
+          </select>
+        </label>
+      </div>
+      <Loaded of={hours}>
+        {(list) => (
+          <Table
+            list={list}
+            year={year}
+            heads={new Map(people.data?.map((one) => [one.id, one.headcount]))}
+          />
+        )}
+      </Loaded>
+    </div>
+  );
+}
+
+function Table({ list, year, heads }: { list: HoursOf[]; year: number; heads: Map<string, number> }) {
+  const { t } = useTranslation('day');
+  const { number } = useMeasure();
+  const [shown, setShown] = useState<HoursOf | null>(null);
+  const inHours = (minutes: number) => number(minutes / 60, 1);
+  const given = list.filter(({ minutes, pledged }) => minutes > 0 || pledged !== null);
+  if (given.every(({ minutes }) => minutes === 0)) return <Bare title={t('hours.none')} />;
+  const sum = (of: (one: HoursOf) => number) => given.reduce((total, one) => total + of(one), 0);
+  const left = ({ pledged, minutes }: HoursOf) => Math.max(0, (pledged ?? 0) - minutes);
+  const saveCsv = () => {
+    const rows = given.map((one) => [
+      one.name,
+      one.visits.length,
+      one.minutes / 60,
+      one.pledged === null ? '' : one.pledged / 60,
+      left(one) / 60,
+      one.headMinutes / 60,
+    ]);
+    const heading = (['person', 'visits', 'given', 'pledged', 'left', 'heads'] as const).map((key) =>
+      t(`hours.${key}`),
+    );
+    const address = URL.createObjectURL(new Blob([csvOf(heading, rows)], { type: 'text/csv' }));
+    Object.assign(document.createElement('a'), { href: address, download: `hours-${year}.csv` }).click();
+    URL.revokeObjectURL(address);
+  };
+  const cell = 'border-line border-b px-3 py-1.5 text-right tabular-nums';
+  return (
+    <>
+      {shown && (
+        <Certificate
+          hours={shown}
+          year={year}
+          heads={heads.get(shown.personId) ?? 1}
+          onClose={() => setShown(null)}
+        />
+      )}
+      <section
+        aria-label={t('hours.title')}
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
+        tabIndex={0}
+        className="overflow-x-auto print:hidden"
+      >
+        <table className="w-full max-w-4xl">
+          <thead>
+            <tr className="text-ink-soft text-sm">
+              <th className="border-line-strong border-b py-1.5 text-left font-semibold">
+                {t('hours.person')}
+              </th>
+              {(['visits', 'given', 'pledged', 'left', 'heads'] as const).map((key) => (
+                <th key={key} className="border-line-strong border-b px-3 py-1.5 text-right font-semibold">
+                  {t(`hours.${key}`)}
+                </th>
+              ))}
+              <th className="border-line-strong border-b">
+                <span className="sr-only">{t('hours.certificate')}</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {given.map((one) => (
+              <tr key={one.personId} className="h-11">
+                <th scope="row" className="border-line border-b py-1.5 text-left font-normal">
+                  {one.name}
+                </th>
+                <td className={cell}>{one.visits.length}</td>
+                <td className={`${cell} font-semibold`}>{inHours(one.minutes)}</td>
+                <td className={cell}>{one.pledged === null ? '–' : inHours(one.pledged)}</td>
+                <td className={`${cell} ${left(one) > 0 ? 'text-beet' : ''}`}>
+                  {one.pledged === null ? '–' : inHours(left(one))}
+                </td>
+                <td className={cell}>{inHours(one.headMinutes)}</td>
+                <td className="border-line border-b py-1 text-right">
+                  {one.minutes > 0 && (
+                    <Button look="quiet" onClick={() => setShown(one)}>
+                      {t('hours.certificate')}
+                      <span className="sr-only">: {one.name}</span>
+                    </Button>
+                  )}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+          <tfoot>
+            <tr className="font-semibold">
+              <th scope="row" className="py-1.5 text-left">
+                {t('hours.total')}
+              </th>
+              <td className="px-3 text-right tabular-nums">{sum((one) => one.visits.length)}</td>
+              <td className="px-3 text-right tabular-nums">{inHours(sum(({ minutes }) => minutes))}</td>
+              <td className="px-3 text-right tabular-nums">{inHours(sum(({ pledged }) => pledged ?? 0))}</td>
+              <td className="px-3 text-right tabular-nums">{inHours(sum(left))}</td>
+              <td className="px-3 text-right tabular-nums">
+                {inHours(sum(({ headMinutes }) => headMinutes))}
+              </td>
+              <td />
+            </tr>
+          </tfoot>
+        </table>
+      </section>
+      <p className="print:hidden">
+        <Button onClick={saveCsv}>{t('hours.csv')}</Button>
+      </p>
+    </>
+  );
+}

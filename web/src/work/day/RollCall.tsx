@@ -1,0 +1,145 @@
+import type { Person } from '@unity-acre/contract/crew';
+import type { Session } from '@unity-acre/contract/work';
+import { UserCheck } from 'lucide-react';
+import { useTranslation } from 'react-i18next';
+import { Button } from '../../kit/Button.tsx';
+import { useHere } from '../../kit/garden.ts';
+import { timeFor } from './clock.ts';
+import { useMarks } from './marks.ts';
+
+interface Props {
+  session: Session;
+  people: Person[];
+  mayMark: boolean;
+}
+
+/** Who is expected, who came, and when they left. */
+export function RollCall({ session, people, mayMark }: Props) {
+  const { t } = useTranslation('day');
+  const { garden } = useHere();
+  const add = useMarks((marks) => marks.add);
+  const mark = (personId: string, what: string, body: { arrived: string | null; left: string | null }) =>
+    add({ gardenId: garden.id, sessionId: session.id, kind: 'rollCall', personId, what, body });
+  const heads = (list: Session['signUps']) => list.reduce((sum, one) => sum + one.headcount, 0);
+  const others = people.filter(
+    ({ id, role, waitingSince }) =>
+      role !== 'receiver' &&
+      waitingSince === null &&
+      !session.signUps.some(({ personId }) => personId === id),
+  );
+  return (
+    <section className="furrow">
+      <div className="flex items-baseline justify-between gap-3">
+        <h2>{t('who')}</h2>
+        <p>
+          {t('heads', {
+            here: heads(session.signUps.filter(({ arrived }) => arrived !== null)),
+            expected: heads(session.signUps),
+          })}
+        </p>
+      </div>
+      {mayMark && <p className="text-ink-soft text-sm print:hidden">{t('whoHint')}</p>}
+      {session.signUps.length === 0 && <p className="py-2">{t('nobody')}</p>}
+      <ul>
+        {session.signUps.map((one) => {
+          const { personId, arrived, left } = one;
+          const name = one.name || t('underAge');
+          return (
+            <li
+              key={personId}
+              className="flex min-h-target flex-wrap items-center gap-x-3 border-line border-b py-1"
+            >
+              <span aria-hidden className="hidden size-4 border border-ink print:inline-block" />
+              <span className="mr-auto">
+                {name}
+                {one.headcount > 1 && <span className="text-ink-soft"> · {one.headcount}</span>}
+              </span>
+              {mayMark && (
+                <span className="flex flex-wrap items-center gap-2 print:hidden">
+                  {arrived === null ? (
+                    <Button
+                      onClick={() => mark(personId, name, { arrived: timeFor(session, garden), left: null })}
+                    >
+                      <UserCheck aria-hidden size={18} />
+                      {t('here')}
+                      <span className="sr-only">: {name}</span>
+                    </Button>
+                  ) : (
+                    <>
+                      <input
+                        type="time"
+                        className="input w-36"
+                        aria-label={`${name}, ${t('came')}`}
+                        value={arrived}
+                        onChange={({ target: { value } }) =>
+                          value &&
+                          mark(personId, name, { arrived: value, left: left && left > value ? left : null })
+                        }
+                      />
+                      {left === null ? (
+                        <Button
+                          onClick={() => {
+                            const now = timeFor({ ...session, from: session.to }, garden);
+                            mark(personId, name, { arrived, left: now > arrived ? now : session.to });
+                          }}
+                        >
+                          {t('leaves')}
+                          <span className="sr-only">: {name}</span>
+                        </Button>
+                      ) : (
+                        <input
+                          type="time"
+                          className="input w-36"
+                          aria-label={`${name}, ${t('leftAt')}`}
+                          value={left}
+                          onChange={({ target: { value } }) =>
+                            mark(personId, name, { arrived, left: value > arrived ? value : null })
+                          }
+                        />
+                      )}
+                      <Button
+                        look="quiet"
+                        onClick={() => mark(personId, name, { arrived: null, left: null })}
+                        aria-label={`${t('notHere')}: ${name}`}
+                      >
+                        {t('notHere')}
+                      </Button>
+                    </>
+                  )}
+                </span>
+              )}
+              {!mayMark && arrived && <span className="text-leaf text-sm">{t('here')}</span>}
+            </li>
+          );
+        })}
+      </ul>
+      {session.waiting.length > 0 && (
+        <p className="mt-2 text-sm">
+          {t('waitingList', {
+            names: session.waiting.map(({ name }) => name || t('underAge')).join(', '),
+          })}
+        </p>
+      )}
+      {mayMark && others.length > 0 && (
+        <label className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
+          <span className="text-sm">{t('add')}</span>
+          <select
+            className="input w-52"
+            value=""
+            onChange={({ target: { value } }) => {
+              const name = others.find(({ id }) => id === value)?.name ?? '';
+              mark(value, name, { arrived: timeFor(session, garden), left: null });
+            }}
+          >
+            <option value="">{t('adding')}</option>
+            {others.map(({ id, name }) => (
+              <option key={id} value={id}>
+                {name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </section>
+  );
+}

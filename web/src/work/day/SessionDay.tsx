@@ -1,0 +1,133 @@
+import type { Person } from '@unity-acre/contract/crew';
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { Printer } from 'lucide-react';
+import { useEffect } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useParams } from 'react-router';
+import { Button } from '../../kit/Button.tsx';
+import { useDates } from '../../kit/dates.ts';
+import { useHere, useLeads, useList } from '../../kit/garden.ts';
+import { useLive } from '../../kit/live.ts';
+import { Bare, Loaded } from '../../kit/states.tsx';
+import { useBothSeasons } from '../../season/year.ts';
+import { BringList } from './BringList.tsx';
+import { DayMap } from './DayMap.tsx';
+import { useKeptHere } from './keptHere.ts';
+import { MarksNote } from './MarksNote.tsx';
+import { sendMarks, useMarks, withMarks } from './marks.ts';
+import { RollCall } from './RollCall.tsx';
+import { WorkCard } from './WorkCard.tsx';
+
+/** How often marks that could not be sent are tried again, milliseconds. */
+const AGAIN_MS = 15_000;
+
+/** One session on one page: who, what in which order, where, with what; for a phone in the garden and for paper. */
+export default function SessionDay() {
+  const { t } = useTranslation('day');
+  const { id } = useParams();
+  const sessions = useList('sessions');
+  const tasks = useBothSeasons('tasks');
+  const plantings = useBothSeasons('plantings');
+  const beds = useList('beds');
+  const landmarks = useList('landmarks');
+  const leads = useLeads();
+  const people = useList('people', leads);
+  useLive();
+  useEffect(() => {
+    const again = () => void sendMarks();
+    again();
+    const every = setInterval(again, AGAIN_MS);
+    window.addEventListener('online', again);
+    return () => {
+      clearInterval(every);
+      window.removeEventListener('online', again);
+    };
+  }, []);
+  const isReady = [tasks, plantings, beds, landmarks].every(({ data }) => data) && (!leads || !!people.data);
+  useKeptHere(isReady);
+  return (
+    <Loaded of={sessions}>
+      {(list) => {
+        const session = list.find((one) => one.id === id);
+        if (!session) {
+          return (
+            <Bare title={t('notFound')}>
+              <Link to="/sessions" className="underline">
+                {t('back')}
+              </Link>
+            </Bare>
+          );
+        }
+        return (
+          <Loaded of={tasks}>
+            {(taskList) => <Day session={session} tasks={taskList} people={people.data ?? []} />}
+          </Loaded>
+        );
+      }}
+    </Loaded>
+  );
+}
+
+function Day({ session: asRead, tasks, people }: { session: Session; tasks: TaskView[]; people: Person[] }) {
+  const { t } = useTranslation('day');
+  const { personId } = useHere();
+  const dates = useDates();
+  const leads = useLeads();
+  const waiting = useMarks((marks) => marks.waiting);
+  const session = withMarks(asRead, waiting);
+  const mayMark = leads || session.leadId === personId;
+  const own = session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []);
+  const bedIds = [...new Set(own.map(({ bedId }) => bedId))];
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <div>
+          <h1>{session.title}</h1>
+          <p className="mt-1">
+            {dates.long(session.on)}, {session.from}–{session.to}
+            {session.meetAt && ` · ${t('meet', { place: session.meetAt })}`} ·{' '}
+            {session.lead ? t('led', { name: session.lead }) : t('noLead')}
+          </p>
+          {session.state === 'calledOff' && (
+            <p className="mt-1 font-semibold text-beet">
+              {t('calledOff')} {session.why}
+            </p>
+          )}
+          {session.state === 'called' && session.movedFrom && (
+            <p className="mt-1 text-ink-soft">
+              {t('moved', { day: dates.short(session.movedFrom) })} {session.why}
+            </p>
+          )}
+        </div>
+        <Button className="print:hidden" onClick={() => window.print()}>
+          <Printer aria-hidden size={18} />
+          {t('print')}
+        </Button>
+      </div>
+      <MarksNote />
+      {session.note && <p className="max-w-prose whitespace-pre-line">{session.note}</p>}
+      <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] xl:grid-rows-[auto_auto_1fr]">
+        <RollCall session={session} people={people} mayMark={mayMark} />
+        <section className="furrow min-w-0 xl:col-start-1 xl:row-span-3 xl:row-start-1">
+          <h2>{t('work')}</h2>
+          {own.length === 0 && <Bare title={t('noWork')} />}
+          <ol>
+            {own.map((task) => (
+              <WorkCard
+                key={task.id}
+                task={task}
+                session={session}
+                people={people}
+                number={bedIds.indexOf(task.bedId) + 1}
+                mayMark={mayMark}
+              />
+            ))}
+          </ol>
+          <p className="mt-4 border-blossom border-l-4 bg-straw-soft px-3 py-1.5 text-sm">{t('safety')}</p>
+        </section>
+        {bedIds.length > 0 && <DayMap bedIds={bedIds} />}
+        <BringList tasks={own} session={session} />
+      </div>
+    </div>
+  );
+}

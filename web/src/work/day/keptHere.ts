@@ -1,0 +1,27 @@
+import { useEffect } from 'react';
+
+const isServed = import.meta.env.PROD && 'serviceWorker' in navigator;
+
+/** What the page has fetched so far that a phone without a connection would want again. */
+const fetched = (): string[] => [
+  '/',
+  ...new Set(
+    performance
+      .getEntriesByType('resource')
+      .map(({ name }) => new URL(name))
+      .filter(({ origin, pathname }) => origin === location.origin && pathname !== '/offline.js')
+      .filter(({ pathname }) => !pathname.endsWith('/events'))
+      .map(({ pathname, search }) => pathname + search),
+  ),
+];
+
+/** Keeps this page and what it shows on the device, so that it opens in a garden without a connection. */
+export function useKeptHere(isReady: boolean): void {
+  useEffect(() => {
+    if (!isServed || !isReady) return;
+    void navigator.serviceWorker
+      .register('/offline.js')
+      .then(() => navigator.serviceWorker.ready)
+      .then(({ active }) => active?.postMessage({ keep: fetched() }));
+  }, [isReady]);
+}

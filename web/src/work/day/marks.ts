@@ -1,0 +1,100 @@
+import type { Session } from '@unity-acre/contract/work';
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { ask, Refused } from '../../kit/ask.ts';
+import { queries } from '../../kit/garden.ts';
+
+/** What is marked on a session's sheet: somebody came or left, a task began or is done. */
+export type Mark = { gardenId: string; sessionId: string; what: string } & (
+  | { kind: 'rollCall'; personId: string; body: { arrived: string | null; left: string | null } }
+  | { kind: 'logWork'; taskId: string; body: Omit<Session['work'][number], 'taskId'> }
+);
+interface Marks {
+  /** marks not taken by the garden yet, in the order in which they were made */
+  waiting: Mark[];
+  /** marks the garden did not take, with its reason */
+  refused: { mark: Mark; code: string }[];
+  add(mark: Mark): void;
+  drop(mark: Mark): void;
+}
+
+const about = (mark: Mark): string =>
+  `${mark.sessionId} ${mark.kind} ${mark.kind === 'rollCall' ? mark.personId : mark.taskId}`;
+
+/** Marks made on this device. They are kept through a lost connection and a closed page until the garden has taken them. */
+export const useMarks = create<Marks>()(
+  persist(
+    (set) => ({
+      waiting: [],
+      refused: [],
+      add: (mark) => {
+        // A later mark of the same thing stands for the earlier.
+        set(({ waiting }) => ({ waiting: [...waiting.filter((one) => about(one) !== about(mark)), mark] }));
+        void sendMarks();
+      },
+      drop: (mark) => set(({ refused }) => ({ refused: refused.filter((one) => one.mark !== mark) })),
+    }),
+    { name: 'acre-marks' },
+  ),
+);
+
+const send = (mark: Mark): Promise<unknown> => {
+  const params = { gardenId: mark.gardenId, id: mark.sessionId };
+  return mark.kind === 'rollCall'
+    ? ask('rollCall', { params: { ...params, personId: mark.personId }, body: mark.body })
+    : ask('logWork', { params: { ...params, taskId: mark.taskId }, body: mark.body });
+};
+
+let isSending = false;
+
+/** Sends what waits, one after another. What cannot reach the garden stays; what is refused is shown with the reason. */
+export async function sendMarks(): Promise<void> {
+  if (isSending) return;
+  isSending = true;
+  try {
+    for (let [mark] = useMarks.getState().waiting; mark; [mark] = useMarks.getState().waiting) {
+      const sent = mark;
+      let code: string | null = null;
+      try {
+        await send(sent);
+      } catch (error) {
+        code = error instanceof Refused ? error.problem.code : 'unexpected';
+        // Signed out or out of reach: it may well be taken later.
+        if (['unreachable', 'signedOut', 'unexpected'].includes(code)) return;
+      }
+      useMarks.setState(({ waiting, refused }) => ({
+        waiting: waiting.filter((one) => one !== sent),
+        refused: code ? [...refused, { mark: sent, code }] : refused,
+      }));
+    }
+  } finally {
+    isSending = false;
+    void queries.invalidateQueries();
+  }
+}
+
+/** A session as it stands with what is still to be sent. */
+export function withMarks(session: Session, waiting: readonly Mark[]): Session {
+  let { signUps, work } = session;
+  for (const mark of waiting) {
+    if (mark.sessionId !== session.id) continue;
+    if (mark.kind === 'logWork') {
+      const done = { taskId: mark.taskId, ...mark.body };
+      work = [...work.filter(({ taskId }) => taskId !== mark.taskId), done];
+      continue;
+    }
+    const known = signUps.find(({ personId }) => personId === mark.personId);
+    const called = known
+      ? { ...known, ...mark.body }
+      : {
+          personId: mark.personId,
+          name: mark.what,
+          headcount: 1,
+          byRota: false,
+          offered: false,
+          ...mark.body,
+        };
+    signUps = known ? signUps.map((one) => (one === known ? called : one)) : [...signUps, called];
+  }
+  return { ...session, signUps, work };
+}
