@@ -183,6 +183,9 @@ const shapes = {
     body: work.taskMarkInput,
     answer: work.task,
   }),
+  rounds: shape({ params: inGarden, answer: z.array(work.round) }),
+  saveRound: shape({ params: thing, body: work.roundInput, answer: work.round }),
+  removeRound: shape({ params: thing }),
   sessions: shape({
     params: inGarden,
     answer: z.array(work.session),

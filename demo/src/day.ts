@@ -1,3 +1,4 @@
+import type { RoundInput } from '@unity-acre/contract/work';
 import { minuteOf } from '@unity-acre/core/crew';
 import { taskParts } from '@unity-acre/core/work';
 import { demoToday } from './place.ts';
@@ -48,7 +49,12 @@ export function workOf(meetings: readonly Held[]) {
   });
   const marks = works
     .filter(({ state }) => state === 'done')
-    .map(({ taskId }) => ({ id: taskId, plantingId: taskParts(taskId)!.plantingId, doneOn: demoToday }));
+    .map(({ taskId }) => ({
+      id: taskId,
+      plantingId: taskParts(taskId)!.plantingId,
+      roundId: null,
+      doneOn: demoToday,
+    }));
   return { works, marks };
 }
 
@@ -61,3 +67,47 @@ export function offerOne<Row extends Coming & { offered: boolean }>(
   const one = signUps.find(({ sessionId }) => sessionId === saturday.id);
   if (one) one.offered = true;
 }
+
+/** Rounds of care that this garden keeps. */
+export const rounds: (Omit<RoundInput, 'bedIds'> & { beds: string[] })[] = [
+  {
+    kind: 'weed',
+    beds: ['Bed 1', 'Bed 2', 'Bed 3', 'Bed 4'],
+    first: '2026-05-18',
+    every: 14,
+    until: '2026-09-30',
+    span: 7,
+    minutes: null,
+    note: '',
+  },
+  {
+    kind: 'scout',
+    beds: [],
+    first: '2026-05-25',
+    every: 7,
+    until: '2026-09-30',
+    span: 3,
+    minutes: 40,
+    note: 'Cabbage worms on the brassicas, striped beetles on the squash, mites under bean leaves.',
+  },
+  {
+    kind: 'water',
+    beds: ['School bed 1', 'School bed 2'],
+    first: '2026-05-22',
+    every: 7,
+    until: '2026-09-15',
+    span: 2,
+    minutes: null,
+    note: '',
+  },
+  {
+    kind: 'compost',
+    beds: ['Bed 9'],
+    first: '2026-06-01',
+    every: null,
+    until: null,
+    span: 10,
+    minutes: null,
+    note: 'From the finished pile, sieved.',
+  },
+];

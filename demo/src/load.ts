@@ -6,7 +6,7 @@ import { taskId } from '@unity-acre/core/work';
 import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
 import { crewFactsOf, minors, tools } from './crew.ts';
-import { offerOne, rollOf, workOf } from './day.ts';
+import { offerOne, rollOf, rounds, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
 import { demoPassword, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
@@ -205,6 +205,10 @@ export async function loadDemo(store: Store): Promise<void> {
     await put(
       tables.tools,
       tools.map(([name, count]) => ({ ...row(), name, count })),
+    );
+    await put(
+      tables.rounds,
+      rounds.map(({ beds: names, ...one }) => ({ ...row(), ...one, bedIds: names.map(bedId) })),
     );
     await put(tables.sessions, meetings);
     await put(tables.signUps, signUps);

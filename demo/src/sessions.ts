@@ -36,12 +36,6 @@ export const sessions: DemoSession[] = [
   session('Saturday work morning', '2026-04-18', '09:00', '11:30', 'Tobias Wren', { coming: 11 }),
   session('Saturday work morning', '2026-05-02', '09:00', '11:30', 'Amparo Lindqvist', { coming: 8 }),
   session('Saturday work morning', '2026-05-16', '09:00', '11:30', 'Tobias Wren', { coming: 13 }),
-  session('Wednesday afternoon', '2026-05-20', '15:00', '17:00', 'Amparo Lindqvist', {
-    coming: 4,
-    tasks: 4,
-    capacity: 6,
-    note: 'Sowing first, then whatever the sky allows.',
-  }),
   session('Weekday evening', '2026-05-21', '17:30', '19:30', 'Dell Okafor-Hayes', {
     coming: 2,
     tasks: 5,
@@ -77,4 +71,10 @@ export const sessions: DemoSession[] = [
     children: false,
   }),
   session('Saturday work morning', '2026-06-13', '09:00', '11:30', 'Amparo Lindqvist', { coming: 0 }),
+  session('Wednesday afternoon', '2026-05-20', '15:00', '17:00', 'Amparo Lindqvist', {
+    coming: 4,
+    tasks: 4,
+    capacity: 6,
+    note: 'Sowing first, then whatever the sky allows.',
+  }),
 ];

@@ -85,6 +85,7 @@ export type ChangeThing =
   | 'rota'
   | 'tool'
   | 'place'
+  | 'round'
   | 'rollCall'
   | 'work'
   | 'message'

@@ -3,9 +3,10 @@ import {
   type GoalName,
   goalNames,
   type PersonReason,
+  roundKinds,
   settledKinds,
   type TaskReason,
-  taskKinds,
+  workKinds,
 } from '@unity-acre/core/work';
 import { z } from 'zod';
 import { windowShape } from '../season/index.ts';
@@ -15,17 +16,24 @@ const taskIdShape = z.string().max(80);
 
 export const task = z.object({
   id: taskIdShape,
-  plantingId: id,
+  /** null for a round, which follows from no planting */
+  plantingId: id.nullable(),
+  roundId: id.nullable(),
+  /** empty for a round */
   cropId: z.string(),
   varietyId: z.string(),
-  bedId: id,
-  kind: z.enum(taskKinds),
+  /** none where it is for the whole garden */
+  bedIds: z.array(id),
+  kind: z.enum(workKinds),
   window: windowShape,
   on: day,
   state: z.enum(['waiting', 'open', 'late', 'done']),
   plants: z.number().int(),
   seeds: z.number().int(),
   rowLength: z.number(),
+  /** square metres of its beds, for a round */
+  area: z.number(),
+  note: z.string(),
   minutes: z.number().int(),
   /** the day it was ticked off by hand, if it was */
   doneOn: day.nullable(),
@@ -33,6 +41,29 @@ export const task = z.object({
   doneByLog: z.boolean(),
   sessionId: id.nullable(),
 });
+
+/** Work that follows from no planting, once or again and again: soil, water, scouting, protection, upkeep. */
+export const roundInput = z
+  .strictObject({
+    kind: z.enum(roundKinds),
+    /** none for the whole garden */
+    bedIds: z.array(id).max(60),
+    first: day,
+    /** days between two turns; null for once */
+    every: z.number().int().min(1).max(366).nullable(),
+    until: day.nullable(),
+    /** days there are for a turn */
+    span: z.number().int().min(1).max(60),
+    /** for one practised person; null is reckoned from the ground */
+    minutes: z.number().int().min(5).max(900).nullable(),
+    note: words(500),
+  })
+  .refine(({ first, until }) => until === null || first <= until, {
+    path: ['until'],
+    message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  });
+export const round = roundInput.safeExtend({ id, version });
 
 export const taskQuery = z.object({ year });
 export const taskMarkInput = z.strictObject({ doneOn: day.nullable() });
@@ -268,6 +299,8 @@ export const hoursOf = z.object({
 /** The private calendar address of one's sessions; null while there is none. */
 export const calendarAddress = z.object({ address: z.string().nullable() });
 
+export type Round = z.infer<typeof round>;
+export type RoundInput = z.infer<typeof roundInput>;
 export type TaskView = z.infer<typeof task>;
 export type SessionInput = z.infer<typeof sessionInput>;
 export type Tool = z.infer<typeof tool>;

@@ -1,5 +1,13 @@
 import { expect, it } from 'vitest';
-import { showArea, showDepth, showLength, showSpacing, showTemperature, showWeight } from './display.ts';
+import {
+  showArea,
+  showDepth,
+  showLength,
+  showSpacing,
+  showTemperature,
+  showVolume,
+  showWeight,
+} from './display.ts';
 
 it('shows each kind of measure in the units of the garden', () => {
   expect(showLength(7.3152, 'imperial')).toMatchObject({ unit: 'ft', value: expect.closeTo(24, 9) });
@@ -23,4 +31,10 @@ it('shows how deep seed goes as packets write it', () => {
   expect(showDepth(0.0254, 'imperial')).toBe('1 in');
   expect(showDepth(0.002, 'imperial')).toBe('⅛ in');
   expect(showDepth(0.012, 'metric')).toBe('12 mm');
+});
+
+it('shows volumes: a cubic metre is 35.3 cubic feet, 264 gallons, 1,000 litres (NIST Handbook 44)', () => {
+  expect(showVolume(1, 'solid', 'imperial').value).toBeCloseTo(35.3147, 3);
+  expect(showVolume(1, 'water', 'imperial').value).toBeCloseTo(264.172, 2);
+  expect(showVolume(1, 'water', 'metric')).toEqual({ value: 1000, unit: 'l', decimals: 0 });
 });

@@ -76,3 +76,19 @@ export function showTemperature(celsius: number, system: UnitSystem): Shown<'°F
     ? { value: toFahrenheit(celsius), unit: '°F', decimals: 0 }
     : { value: celsius, unit: '°C', decimals: 0 };
 }
+
+/** A cubic foot, and a US gallon of 231 cubic inches, m³: NIST Handbook 44, Appendix C. */
+const CUBIC_FOOT = 0.028316846592;
+const GALLON = 0.003785411784;
+
+/** How a volume of soil or compost is shown, or of water. @param cubicMetres volume, m³ */
+export function showVolume(
+  cubicMetres: number,
+  of: 'solid' | 'water',
+  system: UnitSystem,
+): Shown<'cu ft' | 'gal' | 'l'> {
+  if (system === 'metric') return { value: cubicMetres * 1000, unit: 'l', decimals: 0 };
+  return of === 'water'
+    ? { value: cubicMetres / GALLON, unit: 'gal', decimals: 0 }
+    : { value: cubicMetres / CUBIC_FOOT, unit: 'cu ft', decimals: 1 };
+}

@@ -1,5 +1,5 @@
 import { BEGINNER, CHILD, PRACTISED } from './needs.ts';
-import type { TaskKind } from './task.ts';
+import type { WorkKind } from './workKind.ts';
 
 /** Who was at a task, for the pace that is learnt from it. */
 export const crewKinds = ['practised', 'beginners', 'children'] as const;
@@ -7,7 +7,7 @@ export type CrewKind = (typeof crewKinds)[number];
 
 /** What a task took, against what was expected of it. */
 export interface PaceLog {
-  kind: TaskKind;
+  kind: WorkKind;
   /** minutes for one practised person, by the prior */
   expected: number;
   /** minutes by the clock */
@@ -40,11 +40,11 @@ const [SHORTEST, LONGEST] = [1 / 8, 8];
 
 /** The garden's own pace: how much longer than the prior each kind of task takes with each kind of crew. */
 export interface OwnPace {
-  factor(kind: TaskKind, crew: CrewKind): number;
+  factor(kind: WorkKind, crew: CrewKind): number;
   /** how much longer a kind of crew takes at all tasks together */
   crew(crew: CrewKind): number;
   /** logs behind a kind of task */
-  logs(kind: TaskKind): number;
+  logs(kind: WorkKind): number;
 }
 
 /**

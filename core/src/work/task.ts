@@ -126,7 +126,7 @@ export function tasksFor(
  *   What is not up is not thinned: the sowing is what calls for a look.
  */
 export function taskState(
-  task: Pick<Task, 'kind' | 'window'>,
+  task: { kind: string; window: Window },
   done: boolean,
   today: Day,
   suspectAfter: Day | null = null,

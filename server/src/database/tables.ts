@@ -7,6 +7,7 @@ import { plantings, wishes } from '../season/entity.ts';
 import {
   calendarAddresses,
   messages,
+  rounds,
   sessions,
   signUps,
   taskMarks,
@@ -32,6 +33,7 @@ export const tables = {
   plantings,
   wishes,
   sessions,
+  rounds,
   taskMarks,
   tools,
   signUps,

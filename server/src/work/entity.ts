@@ -1,4 +1,11 @@
-import type { Message, Session, SessionInput, ToolInput, WorkDone } from '@unity-acre/contract/work';
+import type {
+  Message,
+  RoundInput,
+  Session,
+  SessionInput,
+  ToolInput,
+  WorkDone,
+} from '@unity-acre/contract/work';
 import { EntitySchema } from 'typeorm';
 import { flag, gardenRow, json, key, longText, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
@@ -27,7 +34,12 @@ export type MessageEntity = GardenRow &
   };
 export type ToolEntity = GardenRow & ToolInput;
 /** A task ticked off by hand. Its id is the task's. */
-export type TaskMarkEntity = GardenRow & { plantingId: string; doneOn: string | null };
+export type TaskMarkEntity = GardenRow & {
+  plantingId: string | null;
+  roundId: string | null;
+  doneOn: string | null;
+};
+export type RoundEntity = GardenRow & RoundInput;
 export type SignUpEntity = GardenRow & {
   sessionId: string;
   personId: string;
@@ -88,10 +100,27 @@ export const tools = new EntitySchema<ToolEntity>({
   indices: [{ name: 'tool_garden', columns: ['gardenId'] }],
 });
 
+export const rounds = new EntitySchema<RoundEntity>({
+  name: 'care_round',
+  foreignKeys: refersTo('care_round', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    kind: text(),
+    bedIds: json(),
+    first: { ...text(), name: 'firstDay' },
+    every: { ...maybe(whole()), name: 'everyDays' },
+    until: { ...maybe(text()), name: 'untilDay' },
+    span: whole(),
+    minutes: maybe(whole()),
+    note: longText(),
+  },
+  indices: [{ name: 'care_round_garden', columns: ['gardenId'] }],
+});
+
 export const taskMarks = new EntitySchema<TaskMarkEntity>({
   name: 'task_mark',
-  foreignKeys: refersTo('task_mark', { plantingId: 'planting' }),
-  columns: { ...gardenRow(), plantingId: text(), doneOn: maybe(text()) },
+  foreignKeys: refersTo('task_mark', { plantingId: 'planting', roundId: 'care_round' }),
+  columns: { ...gardenRow(), plantingId: maybe(text()), roundId: maybe(text()), doneOn: maybe(text()) },
   indices: [{ name: 'task_mark_planting', columns: ['plantingId'] }],
 });
 

@@ -2,6 +2,7 @@ import { calendarRoutes } from './calendar.ts';
 import { hoursRoutes } from './hours.ts';
 import { messageRoutes } from './messages.ts';
 import { rotaRoutes } from './rotaRoutes.ts';
+import { roundRoutes } from './rounds.ts';
 import { sessionRoutes } from './sessions.ts';
 import { signUpRoutes } from './signUps.ts';
 import { taskRoutes } from './tasks.ts';
@@ -10,6 +11,7 @@ import { workDoneRoutes } from './workDone.ts';
 
 export const workRoutes = {
   ...taskRoutes,
+  ...roundRoutes,
   ...sessionRoutes,
   ...signUpRoutes,
   ...workDoneRoutes,

@@ -1,17 +1,17 @@
-import type { MoveInput } from '@unity-acre/contract/work';
+import type { MoveInput, TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/calendar';
 import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
 import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import {
   lengthOf,
-  needsOf,
   paceOf,
   type RotaPerson,
   type RotaProblem,
   type RotaSession,
   type RotaTask,
   taskParts,
+  workNeeds,
 } from '@unity-acre/core/work';
 import { Between, type EntityManager, IsNull } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
@@ -22,6 +22,7 @@ import { reckonYear } from '../season/index.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from './entity.ts';
 import { movedSession } from './moving.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
+import { roundTasks } from './rounds.ts';
 import { taskViews } from './tasks.ts';
 
 /** Most children for each grown person, where the school has not set another ratio. Common practice, no source. */
@@ -32,6 +33,9 @@ const RAIN = 0.5;
 const LATE = '15:00';
 /** The part of a season in which people work off what they promised: from about April to October in the north. */
 const [WORK_FROM, WORK_TO] = [90, 304];
+
+/** A turn of a round that began longer ago is not made up for, days. */
+const ROUND_MEMORY = 60;
 
 /** What becomes of a session for which the rest is repaired. */
 export type SessionMove = MoveInput & { sessionId: string };
@@ -100,7 +104,8 @@ export async function rotaGround(
     ...(await reckonYear(manager, garden, year)),
     ...(seasonYearOf(garden.latitude, until) > year ? await reckonYear(manager, garden, year + 1) : []),
   ];
-  const tasks = await taskViews(manager, garden, reckoned, today);
+  const turns = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
+  const tasks = await taskViews(manager, garden, reckoned, turns, today);
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));
   const elsewhere = new Set(
@@ -110,11 +115,14 @@ export async function rotaGround(
   const plots = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
   const looksAfter = new Set(plots.map(({ bedId }) => bedId));
   const open = tasks.filter(
-    ({ id, bedId, state, window }) =>
-      state !== 'done' && !elsewhere.has(id) && !looksAfter.has(bedId) && window.earliest <= until,
+    ({ id, bedIds, state, window }) =>
+      state !== 'done' &&
+      !elsewhere.has(id) &&
+      !(bedIds.length > 0 && bedIds.every((bedId) => looksAfter.has(bedId))) &&
+      window.earliest <= until,
   );
   const rotaTasks = open.map((task): RotaTask => {
-    const { sky, ...needs } = needsOf(task.kind);
+    const { sky, ...needs } = workNeeds(task.kind);
     // What is late may be done on any day, and should be soon.
     const isLate = task.window.latest < from;
     return {
@@ -125,7 +133,7 @@ export async function rotaGround(
       best: isLate ? from : task.window.best,
       latest: isLate ? until : task.window.latest,
       after: open.filter((other) => comesFirst(other, task)).map(({ id }) => id),
-      place: ground.bed(task.bedId),
+      place: task.bedIds[0] ? ground.bed(task.bedIds[0]) : null,
       poorSky: poorSky[sky],
       critical: needs.critical && task.window.latest <= until,
     };
@@ -182,9 +190,19 @@ function usualLength(all: readonly SessionEntity[]): number {
   return lengths[lengths.length >> 1] ?? 120;
 }
 
-/** Supports stand before seed is in the ground; the other steps of a planting have their order from their windows. */
-function comesFirst(before: { id: string; kind: string }, task: { id: string; kind: string }): boolean {
-  if (before.kind !== 'support' || (task.kind !== 'sow' && task.kind !== 'setOut')) return false;
+/** Work that makes a bed ready. */
+const prepares = ['compost', 'loosen'];
+
+/**
+ * Supports stand before seed is in the ground, and a bed is made ready before it is sown; the other steps of a planting
+ * have their order from their windows.
+ */
+function comesFirst(before: TaskView, task: TaskView): boolean {
+  if (task.kind !== 'sow' && task.kind !== 'setOut') return false;
+  if (prepares.includes(before.kind)) {
+    return before.on <= task.on && before.bedIds.some((bedId) => task.bedIds.includes(bedId));
+  }
+  if (before.kind !== 'support') return false;
   const [one, other] = [taskParts(before.id), taskParts(task.id)];
   return one?.plantingId === other?.plantingId && one?.season === other?.season;
 }

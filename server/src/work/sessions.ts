@@ -1,12 +1,12 @@
 import type { SessionInput } from '@unity-acre/contract/work';
-import { taskParts } from '@unity-acre/core/work';
+import { taskParts, turnParts } from '@unity-acre/core/work';
 import { type EntityManager, In } from 'typeorm';
 import { people } from '../crew/entity.ts';
 import type { Writing } from '../database/change.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { plantings } from '../season/entity.ts';
-import { asCalled, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
+import { asCalled, rounds, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
 import { moveIn } from './moving.ts';
 import { sessionViews } from './sessionViews.ts';
 
@@ -15,11 +15,16 @@ async function check(manager: EntityManager, gardenId: string, session: SessionI
     throw invalid('leadId', 'unknownPerson');
   }
   const plantingIds = new Set<string>();
+  const roundIds = new Set<string>();
   for (const taskId of session.taskIds) {
-    const parts = taskParts(taskId);
-    if (!parts) throw invalid('taskIds', 'unknownTask');
-    plantingIds.add(parts.plantingId);
+    const planting = taskParts(taskId)?.plantingId;
+    const round = turnParts(taskId)?.roundId;
+    if (planting) plantingIds.add(planting);
+    else if (round) roundIds.add(round);
+    else throw invalid('taskIds', 'unknownTask');
   }
+  const turned = await manager.countBy(rounds, { gardenId, id: In([...roundIds]) });
+  if (turned !== roundIds.size) throw invalid('taskIds', 'unknownTask');
   const known = await manager.countBy(plantings, { gardenId, id: In([...plantingIds]) });
   if (known !== plantingIds.size) throw invalid('taskIds', 'unknownTask');
 }

@@ -1,6 +1,7 @@
 import type { TaskView } from '@unity-acre/contract/work';
-import type { Day } from '@unity-acre/core/calendar';
-import { taskParts, taskState, tasksFor } from '@unity-acre/core/work';
+import { addDays, type Day } from '@unity-acre/core/calendar';
+import { dayInSeason } from '@unity-acre/core/place';
+import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Store } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
@@ -11,12 +12,29 @@ import { plantings } from '../season/entity.ts';
 import { overdueAfter, type Reckoned, reckon, reckonYear } from '../season/index.ts';
 import { sessions, type TaskMarkEntity, taskMarks } from './entity.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
+import { roundTasks } from './rounds.ts';
 
-/** The tasks of reckoned plantings, with the ticks made by hand and the sessions that have taken them up. */
+/** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
+type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
+
+function plantingTasks({ row, steps, amounts, season }: Reckoned): Undecided[] {
+  return tasksFor(row.id, row.method, steps, amounts, season).map((task) => ({
+    ...task,
+    roundId: null,
+    cropId: row.cropId,
+    varietyId: row.varietyId,
+    bedIds: [row.bedId],
+    area: 0,
+    note: '',
+  }));
+}
+
+/** The tasks of reckoned plantings and of rounds, with the ticks made by hand and the sessions that have taken them up. */
 export async function taskViews(
   manager: EntityManager,
   garden: GardenEntity,
   reckoned: readonly Reckoned[],
+  turns: readonly Undecided[],
   today: Day,
 ): Promise<TaskView[]> {
   const marks = new Map(
@@ -28,27 +46,37 @@ export async function taskViews(
     ),
   );
   const pace = await paceOfGarden(manager, garden.id);
-  return reckoned
-    .flatMap((one) => {
-      const { row, steps, amounts, season } = one;
+  const viewOf = (task: Undecided, suspectAfter: Day | null): TaskView => {
+    const doneOn = marks.get(task.id)?.doneOn ?? null;
+    return {
+      ...task,
+      minutes: Math.max(1, Math.round(task.minutes * pace.factor(task.kind, 'practised'))),
+      state: taskState(task, task.doneByLog || doneOn !== null, today, suspectAfter),
+      doneOn,
+      sessionId: inSession.get(task.id) ?? null,
+    };
+  };
+  // A turn that was missed is past when the next one has begun.
+  const begun = new Map(turns.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
+  const isPast = ({ id, roundId, state, sessionId }: TaskView) =>
+    state === 'late' && sessionId === null && begun.get(roundId) !== id;
+  return [
+    ...reckoned.flatMap((one) => {
       const suspectAfter = overdueAfter(one);
-      return tasksFor(row.id, row.method, steps, amounts, season).map((task): TaskView => {
-        const doneOn = marks.get(task.id)?.doneOn ?? null;
-        const done = task.doneByLog || doneOn !== null;
-        return {
-          ...task,
-          minutes: Math.max(1, Math.round(task.minutes * pace.factor(task.kind, 'practised'))),
-          cropId: row.cropId,
-          varietyId: row.varietyId,
-          bedId: row.bedId,
-          state: taskState(task, done, today, suspectAfter),
-          doneOn,
-          sessionId: inSession.get(task.id) ?? null,
-        };
-      });
-    })
-    .sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id));
+      return plantingTasks(one).map((task) => viewOf(task, suspectAfter));
+    }),
+    ...turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task)),
+  ].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id));
 }
+
+/** The turns of rounds in a season. */
+export const turnsOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
+  roundTasks(
+    manager,
+    garden.id,
+    dayInSeason(garden.latitude, year, 0),
+    addDays(dayInSeason(garden.latitude, year + 1, 0), -1),
+  );
 
 const unmarked = (mark: TaskMarkEntity | null, doneOn: Day | null): boolean =>
   (mark?.doneOn ?? null) === doneOn;
@@ -60,14 +88,16 @@ export async function oneTask(
   garden: GardenEntity,
   id: string,
 ): Promise<TaskView> {
+  const today = todayIn(garden, store.clock);
   const parts = taskParts(id);
   const row = parts && (await manager.findOneBy(plantings, { id: parts.plantingId, gardenId: garden.id }));
-  if (!row) throw new Refusal('notFound');
+  const turn = turnParts(id);
   const views = await taskViews(
     manager,
     garden,
-    await reckon(manager, garden, [row], parts?.season ?? undefined),
-    todayIn(garden, store.clock),
+    row ? await reckon(manager, garden, [row], parts.season ?? undefined) : [],
+    turn ? await roundTasks(manager, garden.id, turn.on, turn.on) : [],
+    today,
   );
   const task = views.find((view) => view.id === id);
   if (!task) throw new Refusal('notFound');
@@ -80,6 +110,7 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
       store.manager,
       garden,
       await reckonYear(store.manager, garden, query.year),
+      await turnsOfYear(store.manager, garden, query.year),
       todayIn(garden, store.clock),
     ),
 
@@ -88,7 +119,8 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
     return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
       const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
       if (!unmarked(mark, body.doneOn)) {
-        const values = { plantingId: task.plantingId, doneOn: body.doneOn };
+        const { plantingId, roundId } = task;
+        const values = { plantingId, roundId, doneOn: body.doneOn };
         await writing.put(taskMarks, task.id, values, mark?.version);
       }
       return oneTask(store, writing.manager, garden, task.id);

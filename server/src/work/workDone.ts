@@ -1,4 +1,4 @@
-import { minutesFor } from '@unity-acre/core/work';
+import { usualMinutes } from '@unity-acre/core/work';
 import { v7 as newId } from 'uuid';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -16,14 +16,19 @@ export const workDoneRoutes: Pick<Handlers, 'logWork'> = {
     return change('work.saved', task.kind, async (writing) => {
       const at = { sessionId: session.id, taskId: task.id };
       const known = await writing.manager.findOneBy(workDone, at);
-      const expected = Math.max(1, minutesFor(task.kind, task.plants, task.rowLength));
+      const expected = Math.max(1, usualMinutes(task));
       const values = { ...body, ...at, expected };
       await writing.put<WorkDoneEntity>(workDone, known?.id ?? newId(), values, known?.version);
       // Done in the session is done; taken back there, it is open again.
       const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
       const doneOn = body.state === 'done' ? session.on : known?.state === 'done' ? null : mark?.doneOn;
       if (doneOn !== undefined && doneOn !== (mark?.doneOn ?? null)) {
-        await writing.put(taskMarks, task.id, { plantingId: task.plantingId, doneOn }, mark?.version);
+        await writing.put(
+          taskMarks,
+          task.id,
+          { plantingId: task.plantingId, roundId: task.roundId, doneOn },
+          mark?.version,
+        );
       }
       return (await sessionViews(writing.manager, [session], member.person))[0]!;
     });

@@ -49,6 +49,7 @@ type ReadOfGarden =
   | 'landmarks'
   | 'underlays'
   | 'people'
+  | 'rounds'
   | 'sessions'
   | 'messages'
   | 'tools'

@@ -6,6 +6,7 @@ import {
   showRain,
   showSpacing,
   showTemperature,
+  showVolume,
   showWeight,
   type UnitSystem,
 } from '@unity-acre/core/units';
@@ -22,6 +23,7 @@ export interface Measure {
   /** how deep seed goes */
   depth(metres: number): string;
   area(squareMetres: number): string;
+  volume(cubicMetres: number, of: 'solid' | 'water'): string;
   weight(grams: number): string;
   temperature(celsius: number): string;
   /** rain or water on the ground */
@@ -41,6 +43,7 @@ function measureIn(language: string, system: UnitSystem): Measure {
     spacing: (metres) => shown(showSpacing(metres, system)),
     depth: (metres) => showDepth(metres, system),
     area: (squareMetres) => shown(showArea(squareMetres, system)),
+    volume: (cubicMetres, of) => shown(showVolume(cubicMetres, of, system)),
     weight: (grams) => shown(showWeight(grams, system)),
     temperature: (celsius) => shown(showTemperature(celsius, system)),
     rain: (millimetres) => shown(showRain(millimetres, system)),

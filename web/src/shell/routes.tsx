@@ -59,6 +59,7 @@ export const router = createBrowserRouter([
           screen('sessions/rota', () => import('../work/RotaPage.tsx'), 'rota', 'people'),
           screen('sessions/mine', () => import('../crew/MyTimesPage.tsx'), 'rota', 'people'),
           screen('sessions/day', () => import('../work/day/DayBoard.tsx'), 'rota', 'day'),
+          screen('sessions/care', () => import('../work/day/CarePage.tsx'), 'rota', 'day'),
           screen('sessions/messages', () => import('../work/day/MessagesPage.tsx'), 'rota', 'day'),
           screen('sessions/hours', () => import('../work/day/HoursPage.tsx'), 'rota', 'day'),
           screen('sessions/tools', () => import('../work/ToolsPage.tsx'), 'rota'),

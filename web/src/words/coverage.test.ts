@@ -2,7 +2,7 @@ import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, skipReasons } from '@unity-acre/core/place';
 import { defaultRules, milestoneKinds, milestones, type Reason, ruleSchools } from '@unity-acre/core/season';
-import { taskKinds } from '@unity-acre/core/work';
+import { roundKinds, taskKinds, workKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import { allWords } from './all.ts';
 
@@ -26,6 +26,14 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       expect(sentence, kind).toContain('{{crop}}');
       expect(sentence, kind).toContain('{{bed}}');
     }
+  });
+
+  it('all rounds have a sentence, a name, and say when they are done', () => {
+    for (const kind of roundKinds) {
+      expect((words.work.round as Record<string, string>)[kind], kind).toContain('{{by}}');
+      expect(words.day.care.kind, kind).toHaveProperty(kind);
+    }
+    for (const kind of workKinds) expect(words.day.doneWhen, kind).toHaveProperty(kind);
   });
 
   it('all schools of all house rules have words, and each rule says what it does', () => {

@@ -29,7 +29,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
       <span className="hidden sm:block">{crop && <FamilyMark family={crop.family} size={22} />}</span>
       <span>
         <Link
-          to={`/ground/${task.bedId}`}
+          to={task.bedIds.length === 1 ? `/ground/${task.bedIds[0]}` : '/ground'}
           className={`hover:underline ${task.state === 'done' ? 'line-through' : ''}`}
         >
           {sentence(task)}

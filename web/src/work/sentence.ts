@@ -1,9 +1,13 @@
 import type { TaskView } from '@unity-acre/contract/work';
+import { isRoundKind } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
 import { useDates } from '../kit/dates.ts';
 import { useList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
+
+/** Beds that a sentence names one by one; of more it names the first and how many there are. */
+const NAMED = 3;
 
 /** A task as one would say it: "Sow peas in Bed 7, 40 ft of row, by Sat 23 May". */
 export function useTaskSentence(): (task: TaskView) => string {
@@ -12,14 +16,25 @@ export function useTaskSentence(): (task: TaskView) => string {
   const names = useCropNames();
   const { length, number } = useMeasure();
   const beds = useList('beds');
-  return (task) =>
-    t(`sentence.${task.kind}`, {
+  const where = (bedIds: readonly string[]) => {
+    const known = bedIds.flatMap((id) => beds.data?.find((bed) => bed.id === id)?.name ?? []);
+    if (known.length === 0) return t('wholeGarden');
+    const named = known.slice(0, NAMED).join(', ');
+    return known.length > NAMED ? t('andBeds', { named, n: known.length - NAMED }) : named;
+  };
+  return (task) => {
+    const { kind } = task;
+    const bed = where(task.bedIds);
+    const by = dates.short(task.window.latest);
+    if (isRoundKind(kind)) return t(`round.${kind}`, { bed, by });
+    return t(`sentence.${kind}`, {
       crop: names.crop(task.cropId).toLowerCase(),
-      bed: beds.data?.find((bed) => bed.id === task.bedId)?.name ?? '',
+      bed,
       row: length(task.rowLength),
       plants: number(task.plants, 0),
       seeds: number(task.seeds, 0),
-      by: dates.short(task.window.latest),
+      by,
       on: dates.short(task.on),
     });
+  };
 }

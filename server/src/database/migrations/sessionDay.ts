@@ -1,4 +1,11 @@
-import { type MigrationInterface, type QueryRunner, Table, TableForeignKey, TableIndex } from 'typeorm';
+import {
+  type MigrationInterface,
+  type QueryRunner,
+  Table,
+  TableColumn,
+  TableForeignKey,
+  TableIndex,
+} from 'typeorm';
 
 const columns: [table: string, column: string, kind: string][] = [
   ['work_session', 'state', "varchar NOT NULL DEFAULT 'called'"],
@@ -18,6 +25,21 @@ const varchar = (name: string, isNullable = false) => ({ name, type: 'varchar', 
 const whole = (name: string, isNullable = false) => ({ name, type: 'integer', isNullable });
 
 const tables = [
+  new Table({
+    name: 'care_round',
+    columns: [
+      ...row,
+      varchar('kind'),
+      { name: 'bedIds', type: 'text' },
+      varchar('firstDay'),
+      whole('everyDays', true),
+      varchar('untilDay', true),
+      whole('span'),
+      whole('minutes', true),
+      { name: 'note', type: 'text' },
+    ],
+    indices: [new TableIndex({ name: 'care_round_garden', columnNames: ['gardenId'] })],
+  }),
   new Table({
     name: 'work_done',
     columns: [
@@ -61,6 +83,8 @@ const tables = [
 const keys: [table: string, column: string, target: string][] = [
   ['work_done', 'sessionId', 'work_session'],
   ['message', 'gardenId', 'garden'],
+  ['care_round', 'gardenId', 'garden'],
+  ['task_mark', 'roundId', 'care_round'],
 ];
 
 /** Moved and called-off sessions, waiting lists, roll calls, work as it was done, and what was written to people. */
@@ -72,6 +96,9 @@ export class SessionDay1764400000000 implements MigrationInterface {
     const no = runner.connection.options.type === 'postgres' ? 'false' : '0';
     await runner.query(`ALTER TABLE "sign_up" ADD COLUMN "offered" boolean NOT NULL DEFAULT (${no})`);
     for (const table of tables) await runner.createTable(table);
+    // What is ticked off belongs to a planting or to a round.
+    await runner.changeColumn('task_mark', 'plantingId', new TableColumn(varchar('plantingId', true)));
+    await runner.addColumn('task_mark', new TableColumn(varchar('roundId', true)));
     for (const [table, column, target] of keys) {
       await runner.createForeignKey(
         table,
@@ -86,6 +113,9 @@ export class SessionDay1764400000000 implements MigrationInterface {
   }
 
   async down(runner: QueryRunner): Promise<void> {
+    await runner.dropColumn('task_mark', 'roundId');
+    await runner.query('DELETE FROM "task_mark" WHERE "plantingId" IS NULL');
+    await runner.changeColumn('task_mark', 'plantingId', new TableColumn(varchar('plantingId')));
     for (const table of [...tables].reverse()) await runner.dropTable(table);
     await runner.query('ALTER TABLE "sign_up" DROP COLUMN "offered"');
     for (const [table, column] of [...columns].reverse()) {

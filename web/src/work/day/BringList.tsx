@@ -1,5 +1,5 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
-import { needsOf } from '@unity-acre/core/work';
+import { isRoundKind, roundMaterial, workNeeds } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../crops/names.ts';
 import { useMeasure } from '../../kit/measure.ts';
@@ -8,18 +8,30 @@ import { useToolName } from '../toolName.ts';
 /** Tools and what is sown or planted, added up for the session. */
 export function BringList({ tasks, session }: { tasks: TaskView[]; session: Session }) {
   const { t } = useTranslation('day');
-  const { number } = useMeasure();
+  const { number, volume, area } = useMeasure();
   const toolName = useToolName();
   const names = useCropNames();
   const tools = new Map<string, number>();
   const goods: string[] = [];
   for (const task of tasks) {
-    const { tools: asked, fewest } = needsOf(task.kind);
+    const { tools: asked, fewest } = workNeeds(task.kind);
     const crew = session.crews.find(({ taskId }) => taskId === task.id)?.members.length ?? 0;
     for (const { tool, per } of asked) {
       // One after another, tasks use the same tools: the most at one time is what is fetched.
       const n = per === 'person' ? Math.max(fewest, crew) : 1;
       tools.set(tool, Math.max(tools.get(tool) ?? 0, n));
+    }
+    if (isRoundKind(task.kind)) {
+      const material = roundMaterial(task.kind, task.area);
+      if (material) {
+        goods.push(
+          t(`card.material.${material.of}`, {
+            volume: volume(material.volume, material.of === 'water' ? 'water' : 'solid'),
+            area: area(task.area),
+          }),
+        );
+      }
+      continue;
     }
     const crop = names.crop(task.cropId).toLowerCase();
     if (task.kind === 'sow' || task.kind === 'startIndoors') {

@@ -77,7 +77,7 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
   const session = withMarks(asRead, waiting);
   const mayMark = leads || session.leadId === personId;
   const own = session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []);
-  const bedIds = [...new Set(own.map(({ bedId }) => bedId))];
+  const bedIds = [...new Set(own.flatMap((task) => task.bedIds))];
   return (
     <div className="flex flex-col gap-6">
       <div className="flex flex-wrap items-end justify-between gap-3">
@@ -118,7 +118,7 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
                 task={task}
                 session={session}
                 people={people}
-                number={bedIds.indexOf(task.bedId) + 1}
+                numbers={task.bedIds.map((id) => bedIds.indexOf(id) + 1)}
                 mayMark={mayMark}
               />
             ))}

@@ -1,6 +1,13 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { amounts, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
-import { needsOf } from '@unity-acre/core/work';
+import {
+  isRoundKind,
+  type RoundKind,
+  roundMaterial,
+  type TaskKind,
+  type WorkKind,
+  workNeeds,
+} from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useHere, useList } from '../../kit/garden.ts';
@@ -10,21 +17,89 @@ import { useBothSeasons } from '../../season/year.ts';
 import { useToolName } from '../toolName.ts';
 
 /** Work for which it matters how far apart things stand. */
-const setsApart: readonly TaskView['kind'][] = ['sow', 'setOut', 'thin', 'thinAgain'];
+const setsApart: readonly TaskKind[] = ['sow', 'setOut', 'thin', 'thinAgain'];
 /** Work with seed, and work with plants. */
-const ofSeed: readonly TaskView['kind'][] = ['sow', 'startIndoors'];
-const ofPlants: readonly TaskView['kind'][] = ['setOut', 'potOn', 'hardenOff'];
+const ofSeed: readonly TaskKind[] = ['sow', 'startIndoors'];
+const ofPlants: readonly TaskKind[] = ['setOut', 'potOn', 'hardenOff'];
 
-/** How a task is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
+/** How a task is done. */
 export function TaskCard({ task }: { task: TaskView }) {
-  const { t } = useTranslation(['day', 'season', 'people']);
+  const { kind } = task;
+  return isRoundKind(kind) ? <RoundCard task={task} kind={kind} /> : <PlantingCard task={task} kind={kind} />;
+}
+
+/** What a round is done with and with what care. */
+function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
+  const { t } = useTranslation(['day', 'people']);
+  const { area, volume } = useMeasure();
+  const material = roundMaterial(kind, task.area);
+  const { caution } = useCautions();
+  return (
+    <div className="mt-1 text-sm">
+      {task.area > 0 && (
+        <p>
+          {material
+            ? t(`day:card.material.${material.of}`, {
+                volume: volume(material.volume, material.of === 'water' ? 'water' : 'solid'),
+                area: area(task.area),
+              })
+            : t('day:card.material.ground', { area: area(task.area) })}
+        </p>
+      )}
+      {task.note && <p>{task.note}</p>}
+      <Asked kind={kind} />
+      {caution(kind) && <p className="border-blossom border-l-4 pl-2">{caution(kind)}</p>}
+      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`day:doneWhen.${kind}`) })}</p>
+    </div>
+  );
+}
+
+/** Rounds whose hazard is said on their card. */
+const hazardous = ['compost', 'loosen', 'turnPile', 'water', 'scout', 'repair'] as const;
+
+function useCautions() {
+  const { t } = useTranslation('day');
+  const caution = (kind: RoundKind) => {
+    const known = hazardous.find((one) => one === kind);
+    return known && t(`card.caution.${known}`);
+  };
+  return { caution };
+}
+
+/** Tools, how many at the least, what it asks of a body and what one has to have learnt, and under which sky. */
+function Asked({ kind }: { kind: WorkKind }) {
+  const { t } = useTranslation(['day', 'people']);
+  const toolName = useToolName();
+  const needs = workNeeds(kind);
+  const tools = needs.tools.map(({ tool, per }) =>
+    per === 'person' ? t('day:card.each', { tool: toolName(tool) }) : toolName(tool),
+  );
+  const crew = [
+    needs.fewest > 1 && t('day:card.fewest', { n: needs.fewest }),
+    needs.strains.length > 0 &&
+      t('day:card.asks', {
+        list: needs.strains.map((strain) => t(`people:strain.${strain}`).toLowerCase()).join(', '),
+      }),
+    needs.skill && t('day:card.learnt', { skill: t(`people:skill.${needs.skill}`).toLowerCase() }),
+  ].filter(Boolean);
+  return (
+    <>
+      {needs.sky !== 'any' && <p>{t(`day:card.sky.${needs.sky}`)}</p>}
+      {tools.length > 0 && <p>{t('day:card.tools', { list: tools.join(', ') })}</p>}
+      {crew.length > 0 && <p className="text-ink-soft">{crew.join(' · ')}</p>}
+      {needs.adultsOnly && <p className="font-semibold">{t('day:card.adultsOnly')}</p>}
+    </>
+  );
+}
+
+/** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
+function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
+  const { t } = useTranslation(['day', 'season']);
   const { garden } = useHere();
   const { number, length, spacing, depth: depthOf } = useMeasure();
-  const toolName = useToolName();
   const crop = useCatalogue().crop(task.cropId);
   const planting = useBothSeasons('plantings').data?.find(({ id }) => id === task.plantingId);
-  const bed = useList('beds').data?.find(({ id }) => id === task.bedId);
-  const needs = needsOf(task.kind);
+  const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
   if (!crop || !planting || !bed) return null;
   const { packing, plants, seeds } = amounts(
     crop,
@@ -38,54 +113,39 @@ export function TaskCard({ task }: { task: TaskView }) {
   const depth = sowingDepth(crop, garden.rules.depth);
   const deep = [depth.from, depth.to].map(depthOf);
   const facts = [
-    ofSeed.includes(task.kind) && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
-    (ofPlants.includes(task.kind) || task.kind === 'setOut') &&
-      t('day:card.amount.plants', { plants: number(plants, 0) }),
-    task.kind !== 'startIndoors' &&
-      task.kind !== 'hardenOff' &&
-      task.kind !== 'potOn' &&
+    ofSeed.includes(kind) && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
+    ofPlants.includes(kind) && t('day:card.amount.plants', { plants: number(plants, 0) }),
+    kind !== 'startIndoors' &&
+      kind !== 'hardenOff' &&
+      kind !== 'potOn' &&
       t('day:card.amount.row', { row: length(packing.rowLength) }),
   ].filter(Boolean);
   const how = [
-    ofSeed.includes(task.kind) &&
+    ofSeed.includes(kind) &&
       (depth.to === 0 || depth.from === 0
         ? t('day:card.surface')
         : t('day:card.deep', { depth: deep[0] === deep[1] ? deep[0] : `${deep[0]} – ${deep[1]}` })),
-    task.kind === 'setOut' &&
+    kind === 'setOut' &&
       crop.setOutDepth &&
       `${t('season:setOutDepthLabel')} ${t(`season:setOutDepth.${crop.setOutDepth}`)}`,
-    setsApart.includes(task.kind) &&
+    setsApart.includes(kind) &&
       planting.pattern !== 'broadcast' &&
       t('day:card.apart', { inRow: spacing(inRow), between: spacing(packing.betweenRows) }),
-    needs.sky !== 'any' && t(`day:card.sky.${needs.sky}`),
-  ].filter(Boolean);
-  const tools = needs.tools.map(({ tool, per }) =>
-    per === 'person' ? t('day:card.each', { tool: toolName(tool) }) : toolName(tool),
-  );
-  const crew = [
-    needs.fewest > 1 && t('day:card.fewest', { n: needs.fewest }),
-    needs.strains.length > 0 &&
-      t('day:card.asks', {
-        list: needs.strains.map((strain) => t(`people:strain.${strain}`).toLowerCase()).join(', '),
-      }),
-    needs.skill && t('day:card.learnt', { skill: t(`people:skill.${needs.skill}`).toLowerCase() }),
   ].filter(Boolean);
   return (
     <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem]">
       <div className="min-w-0">
         <p>{facts.join(', ')}</p>
         {how.length > 0 && <p>{how.join(' ')}</p>}
-        {tools.length > 0 && <p>{t('day:card.tools', { list: tools.join(', ') })}</p>}
-        {crew.length > 0 && <p className="text-ink-soft">{crew.join(' · ')}</p>}
-        {needs.adultsOnly && <p className="font-semibold">{t('day:card.adultsOnly')}</p>}
+        <Asked kind={kind} />
         {crop.cautions.map((caution) => (
           <p key={caution} className="border-blossom border-l-4 pl-2">
             {t(`season:caution.${caution}`)}
           </p>
         ))}
-        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`day:doneWhen.${task.kind}`) })}</p>
+        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`day:doneWhen.${kind}`) })}</p>
       </div>
-      {setsApart.includes(task.kind) && (
+      {setsApart.includes(kind) && (
         <PackingDrawing
           pattern={planting.pattern}
           packing={packing}

@@ -36,13 +36,13 @@ interface Props {
   task: TaskView;
   session: Session;
   people: Person[];
-  /** of its bed on the map */
-  number: number;
+  /** of its beds on the map; none where it is for the whole garden */
+  numbers: number[];
   mayMark: boolean;
 }
 
 /** A task in its session: its card, who is at it, and how it goes. */
-export function WorkCard({ task, session, people, number, mayMark }: Props) {
+export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const sentence = useTaskSentence();
@@ -70,8 +70,10 @@ export function WorkCard({ task, session, people, number, mayMark }: Props) {
   return (
     <li className="border-line border-b py-3 print:break-inside-avoid">
       <div className="flex items-start gap-3">
-        <span className="grid size-8 shrink-0 place-items-center rounded-full border-2 border-ink font-semibold">
-          {number}
+        <span
+          className={`grid size-8 shrink-0 place-items-center rounded-full border-2 border-ink font-semibold ${numbers.length > 1 ? 'text-xs' : ''}`}
+        >
+          {numbers.length > 1 ? `${numbers[0]}+` : (numbers[0] ?? '∗')}
         </span>
         <div className="min-w-0 flex-1">
           <h3 className={work.state === 'done' ? 'line-through' : ''}>{sentence(task)}</h3>

@@ -1,0 +1,85 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { addDays } from '../calendar/index.ts';
+import { type Round, roundKinds, roundMaterial, roundMinutes, turnId, turnParts, turnsOf } from './round.ts';
+
+const weekly: Round = { id: 'r1', kind: 'weed', every: 7, first: '2026-05-02', until: '2026-05-30', span: 5 };
+
+describe('turns of a round', () => {
+  it('come every so many days, with so many days for each, and none after its end', () => {
+    expect(turnsOf(weekly, '2026-05-01', '2026-12-31').map(({ on, latest }) => [on, latest])).toEqual([
+      ['2026-05-02', '2026-05-06'],
+      ['2026-05-09', '2026-05-13'],
+      ['2026-05-16', '2026-05-20'],
+      ['2026-05-23', '2026-05-27'],
+      ['2026-05-30', '2026-06-03'],
+    ]);
+  });
+
+  it('are the same whichever days are looked at', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 0, max: 60 }),
+        fc.integer({ min: 1, max: 40 }),
+        (skip, length, every) => {
+          const round = { ...weekly, every, until: null };
+          const from = addDays('2026-05-01', skip);
+          const until = addDays(from, length);
+          const all = turnsOf(round, '2026-01-01', '2026-12-31').map(({ id }) => id);
+          const some = turnsOf(round, from, until);
+          for (const { id, on } of some) {
+            expect(all).toContain(id);
+            expect(on >= from && on <= until).toBe(true);
+          }
+          const expected = turnsOf(round, '2026-01-01', '2026-12-31').filter(
+            ({ on }) => on >= from && on <= until,
+          );
+          expect(some).toEqual(expected);
+        },
+      ),
+    );
+  });
+
+  it('have ids that read back, and others do not', () => {
+    for (const kind of roundKinds) {
+      expect(turnParts(turnId({ id: 'r1', kind }, '2026-05-02'))).toEqual({
+        roundId: 'r1',
+        kind,
+        on: '2026-05-02',
+      });
+    }
+    for (const id of ['', 'r1', 'r1.weed', 'r1.weed.2026', 'r1.sow.20260502', 'r1.weed.20260502.x'])
+      expect(turnParts(id)).toBeNull();
+  });
+
+  it('is one where it does not come again', () => {
+    const once = { ...weekly, every: null };
+    expect(turnsOf(once, '2026-01-01', '2026-12-31')).toHaveLength(1);
+    expect(turnsOf(once, '2026-05-03', '2026-12-31')).toEqual([]);
+  });
+});
+
+describe('what a round takes', () => {
+  const SQUARE_FOOT = 0.09290304;
+  const CUBIC_FOOT = 0.028316846592;
+
+  it('is 8.3 cubic feet of compost an inch thick on 100 square feet (KNOWLEDGE 5)', () => {
+    expect(roundMaterial('compost', 100 * SQUARE_FOOT)!.volume / CUBIC_FOOT).toBeCloseTo(8.333, 2);
+    // Two cubic feet cover about 24 square feet.
+    expect(roundMaterial('compost', 24 * SQUARE_FOOT)!.volume / CUBIC_FOOT).toBeCloseTo(2, 1);
+  });
+
+  it('is an inch of water a week: 25.4 litres on a square metre, 62 US gallons on 100 square feet', () => {
+    expect(roundMaterial('water', 1)!.volume * 1000).toBeCloseTo(25.4);
+    // A cubic foot is 7.48 US gallons (NIST Handbook 44, from memory).
+    expect((roundMaterial('water', 100 * SQUARE_FOOT)!.volume / CUBIC_FOOT) * 7.48052).toBeCloseTo(62.3, 1);
+  });
+
+  it('is half an hour for weeding, loosening and compost on 24 square feet (KNOWLEDGE 11)', () => {
+    const area = 24 * SQUARE_FOOT;
+    const whole = roundMinutes('weed', area) + roundMinutes('loosen', area) + roundMinutes('compost', area);
+    expect(whole).toBe(30);
+    expect(roundMaterial('weed', area)).toBeNull();
+  });
+});
