@@ -209,6 +209,8 @@ const shapes = {
   moveSession: shape({ params: thing, body: work.moveInput, answer: work.session }),
   rollCall: shape({ params: ofSignUp, body: work.rollCallInput, answer: work.session }),
   logWork: shape({ params: ofWork, body: work.workDoneInput, answer: work.session }),
+  frostWatch: shape({ params: inGarden, query: work.frostQuery, answer: work.frostWatch }),
+  frostCall: shape({ params: inGarden, body: work.frostCallInput, answer: work.session }),
   hours: shape({ params: inGarden, query: work.hoursQuery, answer: z.array(work.hoursOf) }),
   messages: shape({ params: inGarden, answer: z.array(work.message) }),
   remind: shape({ params: inGarden, body: work.remindInput, answer: work.written }),

@@ -77,6 +77,8 @@ export const summaries: Record<RouteName, string> = {
   moveSession: 'Move a session or call it off, and tell people',
   rollCall: 'Who came, and when',
   logWork: 'How a task goes in its session, and what it took',
+  frostWatch: 'What frost would harm, and who could cover it',
+  frostCall: 'Call people out to cover',
   hours: 'Time people gave in a season',
   messages: 'What was written to people, newest first',
   remind: 'Write reminders of sessions to come',

@@ -104,6 +104,8 @@ export const table = {
   moveSession: line('POST', `${garden}/sessions/:id/move`, leads, true),
   rollCall: line('PUT', `${garden}/sessions/:id/roll-call/:personId`, crewMembers),
   logWork: line('PUT', `${garden}/sessions/:id/work/:taskId`, crewMembers),
+  frostWatch: line('GET', `${garden}/frost`, leads),
+  frostCall: line('POST', `${garden}/frost`, leads),
   hours: line('GET', `${garden}/hours`, crewMembers),
   messages: line('GET', `${garden}/messages`, coordinator),
   remind: line('POST', `${garden}/reminders`, coordinator),

@@ -85,6 +85,7 @@ export function crewFactsOf({ name, role, headcount }: DemoPerson): CrewFacts {
     ratherNot: some(burdens, 0.08),
     availability: unasked.includes(name) ? { weekly: null, exceptions: [] } : { weekly, exceptions: away },
     pledged: role === 'volunteer' ? 60 * (random() < 0.5 ? 24 : 12) : null,
+    minutesAway: 5 + 5 * Math.floor(seeded(seedOf(`way ${name}`))() * 6),
     channel: random() < 0.3 ? 'text' : 'mail',
     phone: random() < 0.5 ? `555 01${String(Math.floor(random() * 100)).padStart(2, '0')}` : '',
     ...notes[name],

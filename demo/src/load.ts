@@ -125,11 +125,13 @@ export async function loadDemo(store: Store): Promise<void> {
   }));
 
   const open = openTasks(plan);
+  // What is under way today is what was due first.
+  const ofToday = open.splice(0, sessions.find(({ on }) => on === demoToday)!.tasks);
   const meetings = sessions.map(({ lead, coming: _, tasks, group: __, ...session }) => ({
     ...row(),
     ...session,
     leadId: personId(lead),
-    taskIds: open.splice(0, tasks),
+    taskIds: session.on === demoToday ? ofToday : open.splice(0, tasks),
     ...asCalled,
   }));
   const volunteers = persons.filter(

@@ -111,6 +111,7 @@ it.each<['en' | 'es', Size]>([
 
   // Away from a screen that follows what others do: the browser itself complains of a lost stream.
   await goTo('thisWeek');
+  await hand.reads(w.work.sessionsComing);
   // Stopped as by Ctrl-C and started again on the same folder and port: everything is still there.
   expect(await program.stop()).toBe(0);
   program = await Program.start('server', dataDir, program.port);

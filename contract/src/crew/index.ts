@@ -68,6 +68,8 @@ export const crewFacts = z.strictObject({
   guardianId: id.nullable().default(null),
   /** with whom they would like to work */
   together: z.array(id).max(6).default([]),
+  /** minutes from home to the garden; null where nobody said */
+  minutesAway: z.number().int().min(0).max(600).nullable().default(null),
   phone: words(40).default(''),
   channel: z.enum(channels).default('mail'),
   language: z.enum(['en', 'es']).default('en'),

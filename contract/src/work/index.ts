@@ -273,6 +273,37 @@ export const remindInput = z.strictObject({ until: day });
 export const sentInput = z.strictObject({ sent: z.boolean() });
 export const written = z.object({ messages: z.number().int() });
 
+export const frostQuery = z.object({ on: day, from: clockTime, to: clockTime });
+/** What frost would harm, the cloth it takes, and who could come to lay it. */
+export const frostWatch = z.object({
+  /** foretold minima, °C, and by how much they may err */
+  nights: z.array(z.object({ on: day, low: z.number(), give: z.number() })),
+  covers: z.array(
+    z.object({ bedId: id, cropIds: z.array(z.string()), width: z.number(), length: z.number() }),
+  ),
+  people: z.array(
+    z.object({
+      personId: id,
+      name: z.string(),
+      minutesAway: z.number().int().nullable(),
+      free: z.enum(['free', 'away', 'unsaid']),
+    }),
+  ),
+});
+export const frostCallInput = z
+  .strictObject({
+    sessionId: id,
+    title: line(80),
+    on: day,
+    from: clockTime,
+    to: clockTime,
+    meetAt: words(80),
+    /** what is to be covered, in the garden's own words; it goes into the letter */
+    list: words(900),
+    personIds: z.array(id).min(1).max(200),
+  })
+  .refine(({ from, to }) => from < to, { path: ['to'], message: 'endsBeforeStart', when: noIssueSoFar });
+
 /** Time people gave in a season's sessions. */
 export const hoursQuery = z.object({ year });
 export const hoursOf = z.object({
@@ -311,6 +342,7 @@ export type RollCallInput = z.infer<typeof rollCallInput>;
 export type MoveInput = z.infer<typeof moveInput>;
 export type Message = z.infer<typeof message>;
 export type MessageKind = (typeof messageKinds)[number];
+export type FrostWatch = z.infer<typeof frostWatch>;
 export type HoursOf = z.infer<typeof hoursOf>;
 export type Rota = z.infer<typeof rota>;
 export type Session = z.infer<typeof session>;

@@ -1,3 +1,4 @@
+export * from './frostCover.ts';
 export * from './needs.ts';
 export * from './ownPace.ts';
 export * from './pace.ts';

@@ -74,6 +74,7 @@ export const people = new EntitySchema<PersonEntity>({
     mostPerWeek: maybe(whole()),
     guardianId: maybe(text()),
     together: { ...json(), default: '[]' },
+    minutesAway: maybe(whole()),
     phone: { ...text(), default: '' },
     channel: { ...text(), default: 'mail' },
     language: { ...text(), default: 'en' },

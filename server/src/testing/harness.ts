@@ -103,8 +103,12 @@ export class Harness {
       headers,
       body: sends ? (ask.raw ?? JSON.stringify(ask.body ?? {})) : null,
     });
-    const text = await response.text();
-    const body = response.headers.get('content-type')?.includes('json') ? JSON.parse(text) : text;
+    const type = response.headers.get('content-type');
+    // A stream has no end to wait for.
+    const isStream = type?.includes('event-stream');
+    const text = isStream ? '' : await response.text();
+    if (isStream) await response.body?.cancel();
+    const body = type?.includes('json') ? JSON.parse(text) : text;
     return {
       status: response.status,
       body,

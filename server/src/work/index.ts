@@ -1,4 +1,5 @@
 import { calendarRoutes } from './calendar.ts';
+import { frostRoutes } from './frost.ts';
 import { hoursRoutes } from './hours.ts';
 import { messageRoutes } from './messages.ts';
 import { rotaRoutes } from './rotaRoutes.ts';
@@ -15,6 +16,7 @@ export const workRoutes = {
   ...sessionRoutes,
   ...signUpRoutes,
   ...workDoneRoutes,
+  ...frostRoutes,
   ...hoursRoutes,
   ...messageRoutes,
   ...calendarRoutes,

@@ -70,7 +70,7 @@ export async function taskViews(
 }
 
 /** The turns of rounds in a season. */
-export const turnsOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
+const turnsOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
   roundTasks(
     manager,
     garden.id,

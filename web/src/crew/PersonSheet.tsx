@@ -28,6 +28,7 @@ export interface PersonValues
   /** hours, as typed */
   pledged: string;
   mostPerWeek: string;
+  minutesAway: string;
   together: string[];
 }
 
@@ -62,6 +63,7 @@ function valuesOf(person: PersonInput): PersonValues {
     strain: willingOf(person),
     pledged: hours(person.pledged),
     mostPerWeek: hours(person.mostPerWeek),
+    minutesAway: person.minutesAway === null ? '' : String(person.minutesAway),
     together: person.together,
   };
 }
@@ -104,6 +106,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
         ...listsOf(values.strain),
         pledged: minutes('pledged'),
         mostPerWeek: minutes('mostPerWeek'),
+        minutesAway: values.minutesAway.trim() === '' ? null : read.number('minutesAway', values.minutesAway),
         together: values.together,
       };
     },
@@ -246,6 +249,11 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
             <Field label={t('people:mostPerWeek')} error={errors.mostPerWeek?.message}>
               {(props) => (
                 <input {...props} {...form.register('mostPerWeek')} inputMode="decimal" className="input" />
+              )}
+            </Field>
+            <Field label={t('people:minutesAway')} error={errors.minutesAway?.message}>
+              {(props) => (
+                <input {...props} {...form.register('minutesAway')} inputMode="numeric" className="input" />
               )}
             </Field>
           </div>

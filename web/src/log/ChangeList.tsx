@@ -11,7 +11,7 @@ import { Bare, Loaded } from '../kit/states.tsx';
 
 /** The audit trail: who changed what and when, each to be taken back where that still can be. */
 export function ChangeList() {
-  const { t } = useTranslation(['log', 'kit', 'problem']);
+  const { t } = useTranslation(['log', 'changes', 'kit', 'problem']);
   const gardenId = useHere().garden.id;
   const pages = useInfiniteQuery({
     queryKey: ['garden', gardenId, 'changes'],
@@ -45,7 +45,7 @@ export function ChangeList() {
 }
 
 function ChangeRow({ change }: { change: Change }) {
-  const { t } = useTranslation(['log', 'kit', 'problem']);
+  const { t } = useTranslation(['log', 'changes', 'kit', 'problem']);
   const dates = useDates();
   const names = useCropNames();
   const show = useNotices((notices) => notices.show);
@@ -55,7 +55,7 @@ function ChangeRow({ change }: { change: Change }) {
     <li className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-4 border-line border-b py-1 sm:grid-cols-[11rem_minmax(0,1fr)_auto]">
       <span className="col-span-2 text-ink-soft text-sm sm:col-span-1">{dates.moment(change.at)}</span>
       <span className={change.undone ? 'line-through' : ''}>
-        {t(`log:thing.${thing}`)} {t(`log:verb.${deed}`)}
+        {t(`changes:thing.${thing}`)} {t(`changes:verb.${deed}`)}
         {change.what && `: ${names.crop(change.what)}`}{' '}
         <span className="text-ink-soft text-sm">{change.by}</span>
       </span>

@@ -6,6 +6,8 @@ import cropsEn from '../crops/words.en.json' with { type: 'json' };
 import cropsEs from '../crops/words.es.json' with { type: 'json' };
 import layoutEn from '../ground/layout.en.json' with { type: 'json' };
 import layoutEs from '../ground/layout.es.json' with { type: 'json' };
+import changesEn from '../log/changes.en.json' with { type: 'json' };
+import changesEs from '../log/changes.es.json' with { type: 'json' };
 import climateEn from '../place/climate.en.json' with { type: 'json' };
 import climateEs from '../place/climate.es.json' with { type: 'json' };
 import planEn from '../season/plan.en.json' with { type: 'json' };
@@ -25,6 +27,7 @@ import { words as earlyEs } from './es.ts';
 export const allWords = {
   en: {
     ...earlyEn,
+    changes: changesEn,
     climate: climateEn,
     crops: cropsEn,
     day: dayEn,
@@ -38,6 +41,7 @@ export const allWords = {
   },
   es: {
     ...earlyEs,
+    changes: changesEs,
     climate: climateEs,
     crops: cropsEs,
     day: dayEs,

@@ -1,5 +1,9 @@
 /** Rooms whose words are many and wanted on their own screens only: fetched when one of those is first visited. */
 export const lateWords = {
+  changes: {
+    en: () => import('../log/changes.en.json'),
+    es: () => import('../log/changes.es.json'),
+  },
   climate: {
     en: () => import('../place/climate.en.json'),
     es: () => import('../place/climate.es.json'),

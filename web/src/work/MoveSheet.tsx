@@ -102,7 +102,7 @@ export function MoveSheet({ session, onClose }: { session: Session; onClose(): v
             </>
           )}
           <Button type="submit" disabled={form.busy} onClick={() => (repairs.current = false)}>
-            {t('move.just', { n: expected.size })}
+            {t('move.just', { count: expected.size })}
           </Button>
         </div>
       </form>

@@ -11,6 +11,7 @@ export function SessionPaths() {
     { to: '/sessions/day', words: t('paths.day'), forAll: true },
     { to: '/sessions/rota', words: t('paths.rota'), forAll: false },
     { to: '/sessions/care', words: t('paths.care'), forAll: false },
+    { to: '/sessions/frost', words: t('paths.frost'), forAll: false },
     { to: '/sessions/messages', words: t('paths.messages'), forAll: false },
     { to: '/sessions/hours', words: t('paths.hours'), forAll: true },
     { to: '/sessions/tools', words: t('paths.tools'), forAll: false },

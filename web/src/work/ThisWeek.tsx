@@ -2,6 +2,7 @@ import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays, weekStart } from '@unity-acre/core/calendar';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
+import { standsTender } from '@unity-acre/core/work';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -156,6 +157,7 @@ function Answers({
 function AtRisk({ plantings }: { plantings: Planting[] }) {
   const { t } = useTranslation('work');
   const { garden } = useHere();
+  const leads = useLeads();
   const dates = useDates();
   const names = useCropNames();
   const { number } = useMeasure();
@@ -167,10 +169,8 @@ function AtRisk({ plantings }: { plantings: Planting[] }) {
   );
   const risk = freezeRisk(useAlmanac(), garden.today);
   const outdoors = plantings.filter(({ cropId, steps }) => {
-    const tender = catalogue.crop(cropId)?.temperament !== 'hardy';
-    const out = steps.some((step) => (step.kind === 'setOut' || step.kind === 'emerge') && step.done);
-    const indoorsOnly = steps.some((step) => step.kind === 'setOut' && !step.done);
-    return tender && out && !indoorsOnly && !steps.at(-1)!.done;
+    const crop = catalogue.crop(cropId);
+    return crop && standsTender(crop, steps);
   });
   const frosty = risk >= FROST_WORTH_A_WORD && outdoors.length > 0;
   if (overdue.length === 0 && !frosty) return null;
@@ -185,7 +185,12 @@ function AtRisk({ plantings }: { plantings: Planting[] }) {
               plantings: outdoors
                 .map((p) => `${names.crop(p.cropId).toLowerCase()} (${bedName(p.bedId)})`)
                 .join(', '),
-            })}
+            })}{' '}
+            {leads && (
+              <Link to="/sessions/frost" className="underline underline-offset-4">
+                {t('risk.callOut')}
+              </Link>
+            )}
           </li>
         )}
         {overdue.map((planting) => (

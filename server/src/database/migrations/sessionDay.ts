@@ -11,6 +11,7 @@ const columns: [table: string, column: string, kind: string][] = [
   ['work_session', 'state', "varchar NOT NULL DEFAULT 'called'"],
   ['work_session', 'why', "varchar NOT NULL DEFAULT ''"],
   ['work_session', 'movedFrom', 'varchar'],
+  ['person', 'minutesAway', 'integer'],
   ['sign_up', 'waitingSince', 'varchar'],
   ['sign_up', 'arrivedAt', 'varchar'],
   ['sign_up', 'leftAt', 'varchar'],
