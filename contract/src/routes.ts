@@ -19,6 +19,8 @@ const ofTask = z.object({ gardenId: id, id: work.taskIdShape });
 const ofTenure = z.object({ gardenId: id, bedId: id, year });
 const ofSignUp = z.object({ gardenId: id, id, personId: id });
 
+const ofYear = z.object({ gardenId: id, year });
+const ofYearThing = z.object({ gardenId: id, year, id });
 const ofWork = z.object({ gardenId: id, id, taskId: work.taskIdShape });
 
 const ofProposal = z.object({ gardenId: id, id: z.string().max(60) });
@@ -142,12 +144,24 @@ const shapes = {
   removePerson: shape({
     params: thing,
   }),
+  peopleFile: shape({ params: inGarden, answer: z.string(), mediaType: 'text/csv' }),
+  readPeopleFile: shape({ params: inGarden, body: crew.peopleFileInput, answer: crew.peopleFileRead }),
   myTimes: shape({ params: inGarden, answer: crew.myTimes }),
   saveMyTimes: shape({ params: inGarden, body: crew.myTimesInput, answer: crew.myTimes }),
   invite: shape({
     params: thing,
     answer: crew.invitation,
   }),
+  plotApplications: shape({ params: ofYear, answer: z.array(crew.plotApplication) }),
+  savePlotApplication: shape({
+    params: ofYearThing,
+    body: crew.plotApplicationInput,
+    answer: crew.plotApplication,
+  }),
+  removePlotApplication: shape({ params: ofYearThing }),
+  lookAtAllotment: shape({ params: ofYear, query: crew.allotQuery, answer: crew.allotmentLook }),
+  giveOutPlots: shape({ params: ofYear, body: crew.giveOutInput, answer: crew.allotment }),
+  allotments: shape({ params: ofYear, answer: z.array(crew.allotment) }),
   plantings: shape({
     params: inGarden,
     query: season.plantingQuery,

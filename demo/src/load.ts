@@ -8,7 +8,7 @@ import type { EntitySchema } from 'typeorm';
 import { crewFactsOf, minors, tools } from './crew.ts';
 import { offerOne, rollOf, rounds, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
-import { demoPassword, people, plotHolders } from './people.ts';
+import { demoPassword, mailOf, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
 import { almanacOfBed, demoPlantings, observations } from './seasons.ts';
 import { seedLots, wishes } from './seeds.ts';
@@ -35,7 +35,7 @@ export async function loadDemo(store: Store): Promise<void> {
   const persons = people.map((person) => ({
     ...row(),
     name: person.name,
-    email: person.signIn ?? null,
+    email: person.signIn ?? mailOf(person),
     role: person.role,
     household: person.household ?? '',
     headcount: person.headcount ?? 1,
@@ -150,6 +150,34 @@ export async function loadDemo(store: Store): Promise<void> {
     }));
   });
 
+  const plots = ground.filter(({ tenure }) => tenure === 'plot');
+  const applicants = [
+    ...plotHolders.slice(0, 7).map((name) => ({ name, since: '2026-04-01', own: true })),
+    ...people.flatMap(({ name, waitingSince }) =>
+      waitingSince ? [{ name, since: waitingSince, own: false }] : [],
+    ),
+  ];
+  const applications = applicants.map(({ name, since, own }, i) => ({
+    ...row(),
+    year: 2027,
+    personId: personId(name),
+    // Holders mostly want to stay where they are; the plots by the tap are wanted by many.
+    wishes: [
+      ...new Set([
+        ...(own && random() < 0.7 ? [plots[i]!.id] : []),
+        ...Array.from({ length: 3 }, () => plots[Math.floor(random() ** 2 * plots.length)]!.id),
+      ]),
+    ],
+    needs: {
+      tall: false,
+      nearWater: random() < 0.2,
+      fullSun: random() < 0.3,
+      leastArea: null,
+      mostArea: null,
+    },
+    since,
+    onlyNamed: random() < 0.2,
+  }));
   offerOne(signUps, meetings);
   const { works, marks } = workOf(meetings);
 
@@ -208,6 +236,7 @@ export async function loadDemo(store: Store): Promise<void> {
       tables.tools,
       tools.map(([name, count]) => ({ ...row(), name, count })),
     );
+    await put(tables.plotApplications, applications);
     await put(
       tables.rounds,
       rounds.map(({ beds: names, ...one }) => ({ ...row(), ...one, bedIds: names.map(bedId) })),

@@ -14,6 +14,12 @@ export interface DemoPerson {
   signIn?: string;
 }
 
+/** Every other grown person of a household can be written to, and has not been invited yet. */
+export function mailOf({ name, household: home, role }: DemoPerson): string | null {
+  if (!home || role !== 'volunteer' || name.length % 2 === 0) return null;
+  return `${name.split(' ')[0]!.toLowerCase()}@households.example`;
+}
+
 const household = (surname: string, ...firsts: string[]): DemoPerson[] =>
   firsts.map((first) => ({
     name: `${first} ${surname}`,

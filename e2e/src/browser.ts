@@ -49,6 +49,7 @@ export async function visit(browser: Browser, size: Size, preferences: object = 
   await page.emulateMediaFeatures([{ name: 'prefers-reduced-motion', value: 'reduce' }]);
   await page.evaluateOnNewDocument(
     (state) => {
+      if (location.protocol === 'about:') return;
       if (!localStorage.getItem('unity-acre'))
         localStorage.setItem('unity-acre', JSON.stringify({ state, version: 0 }));
     },

@@ -118,6 +118,36 @@ it('calls a session off for rain and repairs the rest, and has written to everyb
   expect(troubles).toEqual([]);
 });
 
+it('plans care once, calls people out before frost, and gives plots out by a draw', async () => {
+  await hand.open('/sessions/care');
+  await hand.press(day.care.add);
+  await hand.write(day.care.every, '0');
+  await hand.press(w.kit.save);
+  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '1'));
+  await hand.write(day.care.every, '10');
+  await hand.press(w.kit.save);
+  await hand.reads(day.care.days.replace('{{n}}', '10'));
+
+  await hand.open('/sessions/frost');
+  await hand.reads(day.frost.held);
+  await page.evaluate(() => {
+    for (const box of document.querySelectorAll<HTMLInputElement>('main li input[type=checkbox]'))
+      if (!box.checked) box.click();
+  });
+  await page.locator('main form button[type=submit]').click();
+  await hand.reads(day.frost.sessionTitle);
+
+  await hand.open('/crew/plots');
+  await hand.press(w.plots.look);
+  await hand.reads(w.problem.field.required);
+  await hand.write(w.plots.seed, '7 11 19 23 31 40');
+  await hand.press(w.plots.look);
+  await hand.reads(w.plots.drawSay);
+  await hand.press(w.plots.give);
+  await hand.reads(w.plots.recordHint);
+  expect(troubles).toEqual([]);
+});
+
 it('lets a volunteer offer a place, and another take it', async () => {
   const volunteer = await demo.signedIn('volunteer', { theme: 'light' });
   await volunteer.hand.open('/sessions');

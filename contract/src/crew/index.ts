@@ -1,7 +1,7 @@
-import { channels, personKinds, skills, strains } from '@unity-acre/core/crew';
+import { channels, type DrawRecord, personKinds, skills, strains } from '@unity-acre/core/crew';
 import { z } from 'zod';
 import { gardenInput } from '../place/index.ts';
-import { clockTime, day, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
+import { clockTime, day, fieldError, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
 
 export const email = z.string().trim().toLowerCase().max(200).pipe(z.email());
 export const password = z.string().min(10).max(200);
@@ -119,6 +119,117 @@ export const myTimes = myTimesInput.safeExtend({ version });
 
 export const person = personInput.safeExtend({ id, version, joined: z.boolean() });
 
+/** What a file of people may say of each, beside their name. */
+export const peopleFields = [
+  'name',
+  'email',
+  'phone',
+  'household',
+  'role',
+  'pledged',
+  'minutesAway',
+  'waitingSince',
+  'language',
+] as const;
+
+export const peopleFileInput = z.strictObject({
+  csv: z.string().min(1).max(200_000),
+  /** the column each field is read from; what is not named is guessed from the heading */
+  mapping: z.partialRecord(z.enum(peopleFields), z.string().max(120)).nullable(),
+  /** true where nothing is written: the file is only looked at */
+  dry: z.boolean(),
+});
+export const peopleFileRead = z.object({
+  columns: z.array(z.string()),
+  mapping: z.partialRecord(z.enum(peopleFields), z.string()),
+  rows: z.array(
+    z.object({
+      /** line of the file, from 1 */
+      line: z.number().int(),
+      name: z.string(),
+      stands: z.enum(['new', 'known', 'broken']),
+      errors: z.array(fieldError),
+    }),
+  ),
+  added: z.number().int(),
+});
+
+const plotNeeds = z.strictObject({
+  tall: z.boolean(),
+  nearWater: z.boolean(),
+  fullSun: z.boolean(),
+  /** square metres */
+  leastArea: z.number().min(0).max(10_000).nullable(),
+  mostArea: z.number().min(0).max(10_000).nullable(),
+});
+
+/** An application for a plot of a season. */
+export const plotApplicationInput = z.strictObject({
+  year: z.number().int().min(1990).max(2200),
+  personId: id,
+  /** plots wanted, the most wanted first */
+  wishes: z.array(id).max(12),
+  needs: plotNeeds,
+  since: day,
+  /** takes one of the plots named or none */
+  onlyNamed: z.boolean(),
+});
+export const plotApplication = plotApplicationInput.safeExtend({
+  id,
+  version,
+  name: z.string(),
+  /** the plot held in the season before; null where there is none */
+  holds: id.nullable(),
+});
+
+export const houseRules = ['returningFirst', 'allAlike'] as const;
+export const allotMethods = ['draw', 'bestFit'] as const;
+export const allotQuery = z.object({
+  rule: z.enum(houseRules),
+  seed: line(120),
+});
+export const giveOutInput = z.strictObject({
+  rule: z.enum(houseRules),
+  seed: line(120),
+  method: z.enum(allotMethods),
+  /** the day by which the agreement is to be accepted */
+  acceptBy: day,
+});
+
+const outcome = z.object({
+  given: z.number().int(),
+  byWish: z.array(z.number().int()),
+  kept: z.number().int(),
+  without: z.array(id),
+});
+const allotted = z.object({
+  /** application and its plot, null for none */
+  places: z.array(z.object({ applicationId: id, bedId: id.nullable() })),
+  outcome,
+});
+const drawRecord = z.looseObject({ form: z.string() }) as unknown as z.ZodType<DrawRecord>;
+
+/** What both schools would give, side by side, before anything is given. */
+export const allotmentLook = z.object({
+  plots: z.array(z.object({ id, name: z.string(), area: z.number() })),
+  draw: allotted,
+  bestFit: allotted,
+  /** all that anybody needs to do the draw again */
+  record: drawRecord,
+});
+
+/** How the plots of a season were given out. */
+export const allotment = z.object({
+  id,
+  version,
+  year: z.number().int(),
+  at: z.string(),
+  method: z.enum(allotMethods),
+  rule: z.enum(houseRules),
+  record: drawRecord.nullable(),
+  places: z.array(z.object({ applicationId: id, bedId: id.nullable() })),
+});
+
 /** An invitation: the address to hand over, good once and until it expires. */
 export const invitation = z.object({ address: z.string(), expires: z.string() });
 /** What an invitation says to the person who opens it. */
@@ -131,6 +242,12 @@ export const invitationView = z.object({
 });
 export const joinInput = z.strictObject({ password });
 
+export type PeopleField = (typeof peopleFields)[number];
+export type PeopleFileRead = z.infer<typeof peopleFileRead>;
+export type PlotApplication = z.infer<typeof plotApplication>;
+export type PlotApplicationInput = z.infer<typeof plotApplicationInput>;
+export type AllotmentLook = z.infer<typeof allotmentLook>;
+export type Allotment = z.infer<typeof allotment>;
 export type SetUpInput = z.infer<typeof setUpInput>;
 export type SignInInput = z.infer<typeof signInInput>;
 export type Me = z.infer<typeof me>;

@@ -1,5 +1,5 @@
 import type { Role } from '@unity-acre/contract';
-import type { CrewFacts } from '@unity-acre/contract/crew';
+import type { Allotment, CrewFacts, PlotApplicationInput } from '@unity-acre/contract/crew';
 import { EntitySchema } from 'typeorm';
 import { flag, gardenRow, json, key, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
@@ -83,6 +83,39 @@ export const people = new EntitySchema<PersonEntity>({
     { name: 'person_email', columns: ['gardenId', 'email'], unique: true },
     { name: 'person_account', columns: ['accountId', 'gardenId'] },
   ],
+});
+
+export type PlotApplicationEntity = GardenRow & PlotApplicationInput;
+export type AllotmentEntity = GardenRow & Omit<Allotment, 'id' | 'version'>;
+
+export const plotApplications = new EntitySchema<PlotApplicationEntity>({
+  name: 'plot_application',
+  foreignKeys: refersTo('plot_application', { personId: 'person' }),
+  columns: {
+    ...gardenRow(),
+    year: whole(),
+    personId: text(),
+    wishes: json(),
+    needs: json(),
+    since: { ...text(), name: 'sinceDay' },
+    onlyNamed: flag(),
+  },
+  indices: [{ name: 'plot_application_season', columns: ['gardenId', 'year'] }],
+});
+
+export const allotments = new EntitySchema<AllotmentEntity>({
+  name: 'allotment',
+  foreignKeys: refersTo('allotment', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    year: whole(),
+    at: { ...text(), name: 'madeAt' },
+    method: text(),
+    rule: { ...text(), name: 'houseRule' },
+    record: maybe(json()),
+    places: json(),
+  },
+  indices: [{ name: 'allotment_season', columns: ['gardenId', 'year'] }],
 });
 
 export const invitations = new EntitySchema<InvitationEntity>({

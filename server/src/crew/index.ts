@@ -2,5 +2,7 @@ export { access, type DemoSignIns } from './access.ts';
 
 import { myTimesRoutes } from './myTimes.ts';
 import { peopleRoutes as lists } from './people.ts';
+import { peopleFileRoutes } from './peopleFile.ts';
+import { plotRoutes } from './plots.ts';
 
-export const peopleRoutes = { ...lists, ...myTimesRoutes };
+export const peopleRoutes = { ...lists, ...myTimesRoutes, ...plotRoutes, ...peopleFileRoutes };

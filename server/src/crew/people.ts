@@ -4,7 +4,7 @@ import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { calendarAddresses, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
-import { invitations, type PersonEntity, people } from './entity.ts';
+import { invitations, type PersonEntity, people, plotApplications } from './entity.ts';
 
 const INVITATION_DAYS = 14;
 const DAY_MS = 86_400_000;
@@ -95,6 +95,9 @@ export const peopleRoutes: PeopleRoutes = {
         throw invalid('guardianId', 'isGuardian');
       for (const row of await manager.findBy(signUps, { personId: params.id, gardenId: params.gardenId })) {
         await writing.removeFound(signUps, row);
+      }
+      for (const row of await manager.findBy(plotApplications, { personId: params.id })) {
+        await writing.removeFound(plotApplications, row);
       }
       // What they led goes on, and shows that nobody leads it.
       for (const led of await manager.findBy(sessions, { leadId: params.id, gardenId: params.gardenId })) {

@@ -1,4 +1,4 @@
-import { accounts, invitations, people, signIns } from '../crew/entity.ts';
+import { accounts, allotments, invitations, people, plotApplications, signIns } from '../crew/entity.ts';
 import { ownCrops, seedLots } from '../crops/entity.ts';
 import { beds, landmarks, pictures, tenures, underlays } from '../ground/entity.ts';
 import { changes, entries } from '../log/entity.ts';
@@ -25,6 +25,8 @@ export const tables = {
   signIns,
   people,
   invitations,
+  plotApplications,
+  allotments,
   beds,
   tenures,
   landmarks,

@@ -22,7 +22,8 @@ import { type Reckoned, reckonYear } from './reckoned.ts';
 const suns = new Remembered<Map<string, number>>();
 
 /** Hours of sun of every bed in the growing season, by what stands on the ground for good. */
-async function sunOf(manager: EntityManager, garden: GardenEntity): Promise<Map<string, number>> {
+/** Hours of sun on a day of the growing season, by bed. */
+export async function sunOf(manager: EntityManager, garden: GardenEntity): Promise<Map<string, number>> {
   const gardenId = garden.id;
   const [ground, marks] = [
     await manager.findBy(beds, { gardenId }),

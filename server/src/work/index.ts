@@ -23,4 +23,5 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
+export { Letters } from './letters.ts';
 export { rotas } from './rotas.ts';

@@ -9,25 +9,40 @@ import { useMeasure } from '../kit/measure.ts';
 import { useNotices } from '../kit/notices.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { seasonYearOf } from '../season/year.ts';
+import { CrewPaths } from './CrewPaths.tsx';
+import { PeopleFileSheet } from './PeopleFileSheet.tsx';
 import { PersonSheet } from './PersonSheet.tsx';
 
 /** The people of the garden: who is here, what they hold, who waits. */
 export default function Crew() {
-  const { t } = useTranslation('crew');
+  const { t } = useTranslation(['crew', 'people']);
+  const { garden } = useHere();
+  const [reading, setReading] = useState(false);
   const people = useList('people');
   const coordinates = useCoordinates();
   const [edited, setEdited] = useState<Person | 'new' | null>(null);
   return (
     <div className="flex flex-col gap-6">
       <div className="flex flex-wrap items-end justify-between gap-3">
-        <h1>{t('title')}</h1>
+        <h1>{t('crew:title')}</h1>
         {coordinates && (
-          <Button look="act" onClick={() => setEdited('new')}>
-            <Plus aria-hidden size={18} />
-            {t('add')}
-          </Button>
+          <div className="flex flex-wrap items-center gap-3">
+            <a
+              className="inline-flex min-h-target items-center underline underline-offset-4"
+              href={`/api/gardens/${garden.id}/people-file`}
+              download
+            >
+              {t('people:list.save')}
+            </a>
+            <Button onClick={() => setReading(true)}>{t('people:list.open')}</Button>
+            <Button look="act" onClick={() => setEdited('new')}>
+              <Plus aria-hidden size={18} />
+              {t('crew:add')}
+            </Button>
+          </div>
         )}
       </div>
+      <CrewPaths />
       <Loaded of={people}>
         {(list) => {
           const waiting = list
@@ -37,19 +52,19 @@ export default function Crew() {
           return (
             <>
               <p className="text-ink-soft">
-                {t('count', {
+                {t('crew:count', {
                   heads: here.reduce((sum, person) => sum + person.headcount, 0),
                   names: here.length,
                 })}
               </p>
               <section className="furrow">
-                <h2>{t('here')}</h2>
+                <h2>{t('crew:here')}</h2>
                 <People people={here} onEdit={setEdited} />
-                {here.length === 1 && coordinates && <Bare title={t('alone')} />}
+                {here.length === 1 && coordinates && <Bare title={t('crew:alone')} />}
               </section>
               {waiting.length > 0 && (
                 <section className="furrow">
-                  <h2>{t('waiting')}</h2>
+                  <h2>{t('crew:waiting')}</h2>
                   <People people={waiting} onEdit={setEdited} />
                 </section>
               )}
@@ -57,6 +72,7 @@ export default function Crew() {
           );
         }}
       </Loaded>
+      {reading && <PeopleFileSheet onClose={() => setReading(false)} />}
       {edited && <PersonSheet person={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />}
     </div>
   );

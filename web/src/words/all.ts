@@ -1,5 +1,7 @@
 import peopleEn from '../crew/people.en.json' with { type: 'json' };
 import peopleEs from '../crew/people.es.json' with { type: 'json' };
+import plotsEn from '../crew/plots.en.json' with { type: 'json' };
+import plotsEs from '../crew/plots.es.json' with { type: 'json' };
 import seedBoxEn from '../crops/seedBox.en.json' with { type: 'json' };
 import seedBoxEs from '../crops/seedBox.es.json' with { type: 'json' };
 import cropsEn from '../crops/words.en.json' with { type: 'json' };
@@ -34,6 +36,7 @@ export const allWords = {
     layout: layoutEn,
     people: peopleEn,
     plan: planEn,
+    plots: plotsEn,
     reasons: reasonsEn,
     rota: rotaEn,
     season: seasonEn,
@@ -48,6 +51,7 @@ export const allWords = {
     layout: layoutEs,
     people: peopleEs,
     plan: planEs,
+    plots: plotsEs,
     reasons: reasonsEs,
     rota: rotaEs,
     season: seasonEs,

@@ -28,6 +28,10 @@ export const lateWords = {
     en: () => import('../season/plan.en.json'),
     es: () => import('../season/plan.es.json'),
   },
+  plots: {
+    en: () => import('../crew/plots.en.json'),
+    es: () => import('../crew/plots.es.json'),
+  },
   reasons: {
     en: () => import('../season/reasons.en.json'),
     es: () => import('../season/reasons.es.json'),

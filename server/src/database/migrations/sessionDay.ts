@@ -27,6 +27,32 @@ const whole = (name: string, isNullable = false) => ({ name, type: 'integer', is
 
 const tables = [
   new Table({
+    name: 'plot_application',
+    columns: [
+      ...row,
+      whole('year'),
+      varchar('personId'),
+      { name: 'wishes', type: 'text' },
+      { name: 'needs', type: 'text' },
+      varchar('sinceDay'),
+      { name: 'onlyNamed', type: 'boolean' },
+    ],
+    indices: [new TableIndex({ name: 'plot_application_season', columnNames: ['gardenId', 'year'] })],
+  }),
+  new Table({
+    name: 'allotment',
+    columns: [
+      ...row,
+      whole('year'),
+      varchar('madeAt'),
+      varchar('method'),
+      varchar('houseRule'),
+      { name: 'record', type: 'text', isNullable: true },
+      { name: 'places', type: 'text' },
+    ],
+    indices: [new TableIndex({ name: 'allotment_season', columnNames: ['gardenId', 'year'] })],
+  }),
+  new Table({
     name: 'care_round',
     columns: [
       ...row,
@@ -85,6 +111,8 @@ const keys: [table: string, column: string, target: string][] = [
   ['work_done', 'sessionId', 'work_session'],
   ['message', 'gardenId', 'garden'],
   ['care_round', 'gardenId', 'garden'],
+  ['plot_application', 'personId', 'person'],
+  ['allotment', 'gardenId', 'garden'],
   ['task_mark', 'roundId', 'care_round'],
 ];
 

@@ -66,7 +66,7 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
   const names = round.bedIds.flatMap((id) => beds.find((bed) => bed.id === id)?.name ?? []);
   const [next] = turnsOf(round, addDays(garden.today, 1 - round.span), addDays(garden.today, AHEAD));
   return (
-    <li className="grid items-center gap-x-6 gap-y-0.5 border-line border-b py-2 sm:grid-cols-[14rem_minmax(0,1fr)_12rem_auto]">
+    <li className="grid items-center gap-x-6 gap-y-0.5 border-line border-b py-2 sm:grid-cols-[14rem_minmax(0,1fr)_15rem_auto]">
       <p className="font-semibold">{t(`day:care.kind.${round.kind}`)}</p>
       <p>
         {names.length > 0 ? names.join(', ') : t('work:wholeGarden')}

@@ -1,0 +1,182 @@
+import type { Allotment, AllotmentLook, PlotApplication } from '@unity-acre/contract/crew';
+import {
+  type Allotted,
+  type Application,
+  bestFit,
+  draw,
+  drawn,
+  type HouseRule,
+  type OfferedPlot,
+  outcomeOf,
+} from '@unity-acre/core/crew';
+import { distanceTo, groundArea } from '@unity-acre/core/ground';
+import { type EntityManager, In } from 'typeorm';
+import { v7 as newId } from 'uuid';
+import { beds, landmarks, type TenureEntity, tenures } from '../ground/entity.ts';
+import type { Handlers } from '../http/handle.ts';
+import { invalid } from '../http/refusal.ts';
+import type { GardenEntity } from '../place/entity.ts';
+import { sunOf } from '../season/index.ts';
+import { Letters } from '../work/index.ts';
+import {
+  type AllotmentEntity,
+  allotments,
+  type PlotApplicationEntity,
+  people,
+  plotApplications,
+} from './entity.ts';
+
+/** Beds that are plots in a season; where none is said yet, those of the season before. */
+async function plotIds(manager: EntityManager, gardenId: string, year: number): Promise<string[]> {
+  for (const season of [year, year - 1]) {
+    const rows = await manager.findBy(tenures, { gardenId, year: season, kind: 'plot' });
+    if (rows.length > 0) return rows.map(({ bedId }) => bedId);
+  }
+  return [];
+}
+
+/** The plots of a season with what people ask for. */
+async function offeredPlots(
+  manager: EntityManager,
+  garden: GardenEntity,
+  year: number,
+): Promise<OfferedPlot[]> {
+  const ids = await plotIds(manager, garden.id, year);
+  const rows = await manager.findBy(beds, { gardenId: garden.id, id: In(ids) });
+  const taps = await manager.findBy(landmarks, { gardenId: garden.id, kind: 'tap' });
+  const sun = await sunOf(manager, garden);
+  return rows
+    .map((bed) => ({
+      id: bed.id,
+      name: bed.name,
+      area: groundArea(bed),
+      height: bed.height,
+      tapDistance: taps.length === 0 ? null : Math.min(...taps.map((tap) => distanceTo(bed, tap))),
+      sunHours: sun.get(bed.id) ?? null,
+    }))
+    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+}
+
+/** Applications of a season, the longest waiting first, with the plot held in the season before. */
+async function applicationViews(
+  manager: EntityManager,
+  gardenId: string,
+  year: number,
+): Promise<PlotApplication[]> {
+  const rows = await manager.findBy(plotApplications, { gardenId, year });
+  const names = new Map((await manager.findBy(people, { gardenId })).map(({ id, name }) => [id, name]));
+  const before = await manager.findBy(tenures, { gardenId, year: year - 1, kind: 'plot' });
+  const held = new Map(before.flatMap(({ personId, bedId }) => (personId ? [[personId, bedId]] : [])));
+  return rows
+    .map(({ gardenId: _, ...row }) => ({
+      ...row,
+      name: names.get(row.personId) ?? '',
+      holds: held.get(row.personId) ?? null,
+    }))
+    .sort((a, b) => a.since.localeCompare(b.since) || a.name.localeCompare(b.name));
+}
+
+/** What both schools give. */
+async function looked(
+  manager: EntityManager,
+  garden: GardenEntity,
+  year: number,
+  { rule, seed }: { rule: HouseRule; seed: string },
+): Promise<AllotmentLook> {
+  const plots = await offeredPlots(manager, garden, year);
+  if (plots.length === 0) throw invalid('year', 'noPlots');
+  const views = await applicationViews(manager, garden.id, year);
+  if (views.length === 0) throw invalid('year', 'noApplications');
+  const applications = views.map((view): Application => ({ ...view, returning: view.holds !== null }));
+  const record = draw(seed, rule, applications, plots);
+  const school = (allotted: Allotted) => ({
+    places: views.map(({ id }) => ({ applicationId: id, bedId: allotted.get(id) ?? null })),
+    outcome: outcomeOf(applications, allotted),
+  });
+  return {
+    plots: plots.map(({ id, name, area }) => ({ id, name, area })),
+    draw: school(drawn(record)),
+    bestFit: school(bestFit(rule, applications, plots)),
+    record,
+  };
+}
+
+const allotmentView = ({ gardenId: _, ...row }: AllotmentEntity): Allotment => row;
+
+type PlotRoutes = Pick<
+  Handlers,
+  | 'plotApplications'
+  | 'savePlotApplication'
+  | 'removePlotApplication'
+  | 'lookAtAllotment'
+  | 'giveOutPlots'
+  | 'allotments'
+>;
+
+export const plotRoutes: PlotRoutes = {
+  plotApplications: ({ store, params }) => applicationViews(store.manager, params.gardenId, params.year),
+
+  savePlotApplication: async ({ store, params: { gardenId, year, id }, body, ifMatch, change }) => {
+    const person = await store.manager.findOneBy(people, { id: body.personId, gardenId });
+    if (!person) throw invalid('personId', 'unknownPerson');
+    return change('plotApplication.saved', person.name, async (writing) => {
+      const { manager } = writing;
+      const same = await manager.findOneBy(plotApplications, { gardenId, year, personId: person.id });
+      if (same && same.id !== id) throw invalid('personId', 'appliedTwice');
+      const plots = new Set(await plotIds(manager, gardenId, year));
+      const wishes = [...new Set(body.wishes)];
+      if (!wishes.every((bedId) => plots.has(bedId))) throw invalid('wishes', 'unknownPlot');
+      await writing.put<PlotApplicationEntity>(plotApplications, id, { ...body, year, wishes }, ifMatch);
+      return (await applicationViews(manager, gardenId, year)).find((one) => one.id === id)!;
+    });
+  },
+
+  removePlotApplication: async ({ params: { id }, ifMatch, change }) => {
+    await change('plotApplication.removed', '', (writing) => writing.remove(plotApplications, id, ifMatch));
+    return { ok: true };
+  },
+
+  lookAtAllotment: ({ store, member: { garden }, params, query }) =>
+    looked(store.manager, garden, params.year, query),
+
+  giveOutPlots: ({ store, member: { garden }, params: { gardenId, year }, body, change }) =>
+    change('plots.givenOut', String(year), async (writing) => {
+      const { manager } = writing;
+      const look = await looked(manager, garden, year, body);
+      const { places } = look[body.method];
+      const applications = await applicationViews(manager, gardenId, year);
+      const letters = await Letters.of(writing, garden, store.clock);
+      const names = new Map(look.plots.map(({ id, name }) => [id, name]));
+      const takenBy = new Map(places.map(({ applicationId, bedId }) => [bedId, applicationId]));
+      for (const { id: bedId } of look.plots) {
+        const applicant = applications.find(({ id }) => id === takenBy.get(bedId));
+        const known = await manager.findOneBy(tenures, { bedId, year });
+        const values = { bedId, year, kind: 'plot' as const, personId: applicant?.personId ?? null };
+        await writing.put<TenureEntity>(tenures, known?.id ?? newId(), values, known?.version);
+        if (!applicant) continue;
+        await letters.write('plotGiven', applicant.personId, null, {
+          bed: names.get(bedId) ?? '',
+          by: body.acceptBy,
+        });
+      }
+      const row = await writing.put<AllotmentEntity>(
+        allotments,
+        newId(),
+        {
+          year,
+          at: new Date(store.clock.now()).toISOString(),
+          method: body.method,
+          rule: body.rule,
+          record: body.method === 'draw' ? look.record : null,
+          places,
+        },
+        undefined,
+      );
+      return allotmentView(row);
+    }),
+
+  allotments: async ({ store, params: { gardenId, year } }) => {
+    const rows = await store.manager.find(allotments, { where: { gardenId, year }, order: { at: 'DESC' } });
+    return rows.map(allotmentView);
+  },
+};

@@ -1,0 +1,19 @@
+import { useTranslation } from 'react-i18next';
+import { useCoordinates } from '../kit/garden.ts';
+import { Paths } from '../kit/Paths.tsx';
+
+/** The people, and who gets which plot. */
+export function CrewPaths() {
+  const { t } = useTranslation('plots');
+  const coordinates = useCoordinates();
+  if (!coordinates) return null;
+  return (
+    <Paths
+      label={t('paths.label')}
+      ways={[
+        { to: '/crew', words: t('paths.people') },
+        { to: '/crew/plots', words: t('paths.plots') },
+      ]}
+    />
+  );
+}

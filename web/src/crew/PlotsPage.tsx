@@ -1,0 +1,146 @@
+import { useQuery } from '@tanstack/react-query';
+import type { Allotment, PlotApplication } from '@unity-acre/contract/crew';
+import { Plus } from 'lucide-react';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { ask } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useHere, useList } from '../kit/garden.ts';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { seasonYearOf } from '../season/year.ts';
+import { AllotmentCompare } from './AllotmentCompare.tsx';
+import { CrewPaths } from './CrewPaths.tsx';
+import { PlotApplicationSheet } from './PlotApplicationSheet.tsx';
+
+/** Who applies for the plots of a season, and who gets which. */
+export default function PlotsPage() {
+  const { t } = useTranslation('plots');
+  const { garden } = useHere();
+  const dates = useDates();
+  const now = seasonYearOf(garden, garden.today);
+  const [year, setYear] = useState(now + 1);
+  const [edited, setEdited] = useState<PlotApplication | 'new' | null>(null);
+  const params = { gardenId: garden.id, year };
+  const applications = useQuery({
+    queryKey: ['garden', garden.id, 'plotApplications', year],
+    queryFn: async () => (await ask('plotApplications', { params })).data,
+  });
+  const allotments = useQuery({
+    queryKey: ['garden', garden.id, 'allotments', year],
+    queryFn: async () => (await ask('allotments', { params })).data,
+  });
+  const beds = useList('beds').data ?? [];
+  const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
+  return (
+    <div className="flex flex-col gap-6">
+      <div className="flex flex-wrap items-end justify-between gap-3">
+        <h1>{t('title', { year })}</h1>
+        <Button look="act" onClick={() => setEdited('new')}>
+          <Plus aria-hidden size={18} />
+          {t('add')}
+        </Button>
+      </div>
+      <CrewPaths />
+      <p className="max-w-prose text-ink-soft">{t('lead')}</p>
+      <label className="flex items-center gap-2">
+        <span className="font-semibold text-sm">{t('year')}</span>
+        <select className="input w-28" value={year} onChange={(event) => setYear(Number(event.target.value))}>
+          {[now, now + 1].map((one) => (
+            <option key={one}>{one}</option>
+          ))}
+        </select>
+      </label>
+      <Loaded of={applications}>
+        {(list) => (
+          <>
+            <section className="furrow">
+              <h2>{t('applications')}</h2>
+              {list.length === 0 && (
+                <Bare title={t('none', { year })}>
+                  <p>{t('noneHint')}</p>
+                </Bare>
+              )}
+              <ul>
+                {list.map((one) => (
+                  <li
+                    key={one.id}
+                    className="grid items-center gap-x-6 border-line border-b py-1.5 sm:grid-cols-[14rem_minmax(0,1fr)_12rem_auto]"
+                  >
+                    <p>
+                      <span className="font-semibold">{one.name}</span>
+                      {one.holds && (
+                        <span className="block text-ink-soft text-sm">
+                          {t('holds', { bed: nameOf(one.holds) })}
+                        </span>
+                      )}
+                    </p>
+                    <p>
+                      {one.wishes.length > 0 ? one.wishes.map(nameOf).join(', ') : t('any')}
+                      <span className="block text-ink-soft text-sm">
+                        {(['tall', 'nearWater', 'fullSun'] as const)
+                          .filter((need) => one.needs[need])
+                          .map((need) => t(`need.${need}`))
+                          .join(', ')}
+                      </span>
+                    </p>
+                    <p className="text-sm">
+                      {t('since')} {dates.bare(one.since)} {one.since.slice(0, 4)}
+                    </p>
+                    <Button look="quiet" onClick={() => setEdited(one)}>
+                      {t('change')}
+                      <span className="sr-only">: {one.name}</span>
+                    </Button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+            {list.length > 0 && <AllotmentCompare key={year} year={year} applications={list} />}
+          </>
+        )}
+      </Loaded>
+      {(allotments.data ?? []).length > 0 && <Past list={allotments.data!} />}
+      {edited && (
+        <PlotApplicationSheet
+          year={year}
+          application={edited === 'new' ? null : edited}
+          onClose={() => setEdited(null)}
+        />
+      )}
+    </div>
+  );
+}
+
+/** How plots were given out, with the record of each draw to take away. */
+function Past({ list }: { list: Allotment[] }) {
+  const { t } = useTranslation('plots');
+  const dates = useDates();
+  return (
+    <section className="furrow">
+      <h2>{t('past')}</h2>
+      <ul>
+        {list.map((one) => (
+          <li key={one.id} className="flex flex-wrap items-center gap-x-6 border-line border-b py-1.5">
+            <span className="mr-auto">
+              {t('pastLine', {
+                when: dates.moment(one.at),
+                method: t(one.method).toLowerCase(),
+                given: one.places.filter(({ bedId }) => bedId !== null).length,
+              })}
+            </span>
+            {one.record && (
+              <a
+                className="inline-flex min-h-target items-center underline underline-offset-4"
+                download={`draw-${one.year}.json`}
+                href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(one.record, null, 2))}`}
+              >
+                {t('record')}
+              </a>
+            )}
+          </li>
+        ))}
+      </ul>
+      <p className="text-ink-soft text-sm">{t('recordHint')}</p>
+    </section>
+  );
+}
