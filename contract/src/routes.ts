@@ -162,6 +162,12 @@ const shapes = {
   lookAtAllotment: shape({ params: ofYear, query: crew.allotQuery, answer: crew.allotmentLook }),
   giveOutPlots: shape({ params: ofYear, body: crew.giveOutInput, answer: crew.allotment }),
   allotments: shape({ params: ofYear, answer: z.array(crew.allotment) }),
+  plotCare: shape({ params: inGarden, answer: z.array(crew.plotCare) }),
+  saveCareCheck: shape({
+    params: z.object({ gardenId: id, bedId: id, id }),
+    body: crew.careCheckInput,
+    answer: crew.plotCare,
+  }),
   plantings: shape({
     params: inGarden,
     query: season.plantingQuery,

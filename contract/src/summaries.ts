@@ -56,6 +56,8 @@ export const summaries: Record<RouteName, string> = {
   lookAtAllotment: 'What a draw and the best fit would give',
   giveOutPlots: 'Give the plots out',
   allotments: 'How the plots were given out, with the record of the draw',
+  plotCare: 'How the plots are looked after',
+  saveCareCheck: 'Note what a walk-round found, and write where a notice is due',
   plantings: 'Plantings of a season, reckoned',
   savePlanting: 'Plan or change a planting',
   savePlantings: 'Plan several new plantings together',

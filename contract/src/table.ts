@@ -83,6 +83,8 @@ export const table = {
   lookAtAllotment: line('GET', `${garden}/allotments/:year/look`, coordinator),
   giveOutPlots: line('POST', `${garden}/allotments/:year`, coordinator),
   allotments: line('GET', `${garden}/allotments/:year`, crewMembers),
+  plotCare: line('GET', `${garden}/plot-care`, leads),
+  saveCareCheck: line('PUT', `${garden}/plot-care/:bedId/checks/:id`, leads),
   plantings: line('GET', `${garden}/plantings`, crewMembers),
   savePlanting: line('PUT', `${garden}/plantings/:id`, coordinator, true),
   savePlantings: line('POST', `${garden}/plantings`, coordinator),

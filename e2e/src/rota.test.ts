@@ -45,6 +45,8 @@ it('asks somebody when they can come, makes the rota, puts it into the sessions 
   await hand.press(w.kit.undo);
   await hand.reads(w.kit.undone);
   expect((await sessions()).flatMap(({ rotaTaskIds }) => rotaTaskIds)).toEqual([]);
+  await hand.open(new URL(page.url()).pathname + new URL(page.url()).search);
+  await hand.reads(rota.apply);
   expect(troubles).toEqual([]);
 });
 

@@ -65,6 +65,7 @@ describe('every screen of the demo garden', () => {
     '/season/crops/tomato',
     '/crew',
     '/crew/plots',
+    '/crew/walk',
     '/sessions',
     '/sessions/day',
     '/sessions/rota',
@@ -94,7 +95,7 @@ describe('every screen of the demo garden', () => {
     expect(await faults(page), 'the planner').toEqual([]);
     expect(troubles).toEqual([]);
     await page.browserContext().close();
-  }, 150_000);
+  }, 300_000);
 });
 
 it('shows volunteers and receivers their own few things', async () => {

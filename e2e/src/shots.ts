@@ -19,6 +19,8 @@ interface Shot {
   wait?: number;
   /** the bed whose page it is; put for :bed in the path */
   bed?: string;
+  /** a link followed first */
+  follow?: string;
   /** a button pressed first */
   press?: string;
 }
@@ -29,7 +31,6 @@ const shots: Record<string, Shot> = {
   ground: { path: '/ground' },
   layout: { path: '/ground/layout' },
   sun: { path: '/ground/sun', theme: 'dark', wait: 3_000 },
-  judgement: { path: '/ground/judgement' },
   bed: { path: '/ground/:bed', bed: 'Bed 3' },
   planner: { path: '/ground/:bed/plan', bed: 'Trial bed' },
   season: { path: '/season' },
@@ -37,12 +38,13 @@ const shots: Record<string, Shot> = {
   'seed-box': { path: '/seeds' },
   crops: { path: '/season/crops' },
   climate: { path: '/garden/climate' },
-  'house-rules': { path: '/garden/rules' },
   crew: { path: '/crew' },
   sessions: { path: '/sessions' },
+  'session-sheet': { path: '/sessions/day', follow: 'main h2 a', wait: 1_500 },
+  frost: { path: '/sessions/frost' },
+  plots: { path: '/crew/plots' },
   rota: { path: '/sessions/rota', press: 'Make it', wait: 6_000 },
   'log-book': { path: '/log' },
-  'garden-set-up': { path: '/garden' },
 };
 
 const data = mkdtempSync(join(tmpdir(), 'acre-shots-'));
@@ -77,7 +79,8 @@ for (const [name, shot] of Object.entries(shots)) {
   }
   const beds = await store.manager.find('bed', { where: { name: shot.bed ?? '' } });
   const bedId = String((beds[0] as { id?: string } | undefined)?.id);
-  await page.goto(`${running.url}${shot.path.replace(':bed', bedId)}`, { waitUntil: 'networkidle0' });
+  await page.goto(`${running.url}${shot.path.replace(':bed', bedId)}`, { waitUntil: 'networkidle2' });
+  if (shot.follow) await page.locator(shot.follow).click();
   if (shot.press) await page.click(`::-p-aria([role="button"][name="${shot.press}"])`);
   await new Promise((resolve) => setTimeout(resolve, shot.wait ?? 0));
   await page.evaluate(() => document.fonts.ready);

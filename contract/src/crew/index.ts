@@ -1,4 +1,4 @@
-import { channels, type DrawRecord, personKinds, skills, strains } from '@unity-acre/core/crew';
+import { careFindings, channels, type DrawRecord, personKinds, skills, strains } from '@unity-acre/core/crew';
 import { z } from 'zod';
 import { gardenInput } from '../place/index.ts';
 import { clockTime, day, fieldError, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
@@ -230,6 +230,21 @@ export const allotment = z.object({
   places: z.array(z.object({ applicationId: id, bedId: id.nullable() })),
 });
 
+/** What a walk-round found of a plot. */
+export const careCheckInput = z.strictObject({ on: day, finding: z.enum(careFindings), note: words(300) });
+/** How a plot stands after its walk-rounds. */
+export const plotCare = z.object({
+  bedId: id,
+  bed: z.string(),
+  holder: z.string().nullable(),
+  stage: z.enum(['good', 'firstNotice', 'secondNotice', 'release']),
+  /** the day of the next look; null where all is well or nothing is left to wait for */
+  nextLook: day.nullable(),
+  checks: z.array(z.object({ id, on: day, finding: z.enum(careFindings), note: z.string() })),
+  /** who would come next, from the waiting list; only where the plot is given up */
+  next: z.string().nullable(),
+});
+
 /** An invitation: the address to hand over, good once and until it expires. */
 export const invitation = z.object({ address: z.string(), expires: z.string() });
 /** What an invitation says to the person who opens it. */
@@ -244,6 +259,8 @@ export const joinInput = z.strictObject({ password });
 
 export type PeopleField = (typeof peopleFields)[number];
 export type PeopleFileRead = z.infer<typeof peopleFileRead>;
+export type PlotCare = z.infer<typeof plotCare>;
+export type CareCheckInput = z.infer<typeof careCheckInput>;
 export type PlotApplication = z.infer<typeof plotApplication>;
 export type PlotApplicationInput = z.infer<typeof plotApplicationInput>;
 export type AllotmentLook = z.infer<typeof allotmentLook>;

@@ -88,6 +88,7 @@ export type ChangeThing =
   | 'round'
   | 'plotApplication'
   | 'plots'
+  | 'plotCare'
   | 'people'
   | 'rollCall'
   | 'work'

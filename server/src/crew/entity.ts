@@ -1,7 +1,7 @@
 import type { Role } from '@unity-acre/contract';
-import type { Allotment, CrewFacts, PlotApplicationInput } from '@unity-acre/contract/crew';
+import type { Allotment, CareCheckInput, CrewFacts, PlotApplicationInput } from '@unity-acre/contract/crew';
 import { EntitySchema } from 'typeorm';
-import { flag, gardenRow, json, key, maybe, refersTo, text, whole } from '../database/columns.ts';
+import { flag, gardenRow, json, key, longText, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 /** A password and an e-mail; one account may stand behind a person in each of several gardens. */
@@ -116,6 +116,21 @@ export const allotments = new EntitySchema<AllotmentEntity>({
     places: json(),
   },
   indices: [{ name: 'allotment_season', columns: ['gardenId', 'year'] }],
+});
+
+export type CareCheckEntity = GardenRow & CareCheckInput & { bedId: string };
+
+export const careChecks = new EntitySchema<CareCheckEntity>({
+  name: 'care_check',
+  foreignKeys: refersTo('care_check', { bedId: 'bed' }),
+  columns: {
+    ...gardenRow(),
+    bedId: text(),
+    on: { ...text(), name: 'onDay' },
+    finding: text(),
+    note: longText(),
+  },
+  indices: [{ name: 'care_check_bed', columns: ['bedId', 'on'] }],
 });
 
 export const invitations = new EntitySchema<InvitationEntity>({

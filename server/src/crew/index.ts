@@ -3,6 +3,13 @@ export { access, type DemoSignIns } from './access.ts';
 import { myTimesRoutes } from './myTimes.ts';
 import { peopleRoutes as lists } from './people.ts';
 import { peopleFileRoutes } from './peopleFile.ts';
+import { plotCareRoutes } from './plotCare.ts';
 import { plotRoutes } from './plots.ts';
 
-export const peopleRoutes = { ...lists, ...myTimesRoutes, ...plotRoutes, ...peopleFileRoutes };
+export const peopleRoutes = {
+  ...lists,
+  ...myTimesRoutes,
+  ...plotRoutes,
+  ...peopleFileRoutes,
+  ...plotCareRoutes,
+};

@@ -1,4 +1,12 @@
-import { accounts, allotments, invitations, people, plotApplications, signIns } from '../crew/entity.ts';
+import {
+  accounts,
+  allotments,
+  careChecks,
+  invitations,
+  people,
+  plotApplications,
+  signIns,
+} from '../crew/entity.ts';
 import { ownCrops, seedLots } from '../crops/entity.ts';
 import { beds, landmarks, pictures, tenures, underlays } from '../ground/entity.ts';
 import { changes, entries } from '../log/entity.ts';
@@ -29,6 +37,7 @@ export const tables = {
   allotments,
   beds,
   tenures,
+  careChecks,
   landmarks,
   pictures,
   underlays,

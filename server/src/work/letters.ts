@@ -16,8 +16,8 @@ export interface Says {
   /** the day a session was to be on */
   before?: Day;
   bed?: string;
-  /** a list in the garden's own words, or of sessions */
-  list?: string | readonly SessionEntity[];
+  /** a list in the garden's own words, in the reader's, or of sessions */
+  list?: string | readonly SessionEntity[] | ((language: 'en' | 'es') => string);
   /** sessions they are no longer expected at */
   gone?: readonly SessionEntity[];
   by?: Day;
@@ -74,10 +74,12 @@ export class Letters {
       })
         .format(new Date(`${on}T00:00:00Z`))
         .replace(',', '');
-    const each = (list: string | readonly SessionEntity[] = '') =>
+    const each = (list: Says['list'] = '') =>
       typeof list === 'string'
         ? list
-        : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${from}`).join('; ');
+        : typeof list === 'function'
+          ? list(language)
+          : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${from}`).join('; ');
     const lead = session?.leadId ? (this.persons.get(session.leadId)?.name ?? '') : '';
     const blanks = {
       garden: this.garden.name,

@@ -208,6 +208,7 @@ describe('a rota', () => {
     const told = (await garden.ok('messages', {})).filter((one) => one.sessionId === off.id);
     expect(told.map(({ kind }) => kind)).toEqual(told.map(() => 'calledOff'));
     await garden.ok('undo', { params: { id: change! } });
+    expect((await garden.ok('rota', { params: { id: repair.id } })).applied).toBe(false);
     const back = await garden.ok('sessions', {});
     expect(back.map(({ version: _, ...row }) => row)).toEqual(before.map(({ version: _, ...row }) => row));
   });

@@ -8,6 +8,7 @@ import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { changes } from '../log/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
@@ -58,7 +59,7 @@ function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
 
 function rotaView(job: RotaJob): Rota {
   const { id, state, found, about } = job;
-  const { from, until, applied, ground, move } = about;
+  const { from, until, appliedBy, ground, move } = about;
   const rota = found ?? { seats: [], placed: [], goals: [], settled: 'nothing' as const };
   const { people, tasks, sessions: list } = ground.problem;
   return {
@@ -67,7 +68,7 @@ function rotaView(job: RotaJob): Rota {
     seconds: secondsOf(job),
     from,
     until,
-    applied,
+    applied: appliedBy !== null,
     move: move && { sessionId: move.sessionId, to: move.to },
     size: { people: people.length, sessions: list.length, tasks: tasks.length },
     goals: rota.goals,
@@ -160,12 +161,18 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     }
     const ground = await rotaGround(store.manager, garden, today, from, until, move);
     if (ground.sessions.length === 0) throw invalid('until', 'noSessions');
-    const about = { from, until, ground, applied: false, move };
+    const about = { from, until, ground, appliedBy: null, move };
     const repairing = body.repairing || move !== null;
     return rotaView(rotas.begin(garden.id, about, { problem: ground.problem, repairing, seconds }));
   },
 
-  rota: async ({ params }) => rotaView(jobOf(params)),
+  rota: async ({ store, params }) => {
+    const job = jobOf(params);
+    const { appliedBy } = job.about;
+    const change = appliedBy && (await store.manager.findOneBy(changes, { id: appliedBy }));
+    if (change && change.undoneById !== null) job.about.appliedBy = null;
+    return rotaView(job);
+  },
 
   stopRota: async ({ params }) => {
     const job = jobOf(params);
@@ -176,11 +183,11 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
   applyRota: async ({ store, params, member, change }) => {
     const job = jobOf(params);
     if (!job.found || job.state === 'working') throw new Refusal('notFound');
-    if (job.about.applied) return rotaView(job);
-    await change('rota.applied', `${job.about.from} – ${job.about.until}`, (writing) =>
-      apply(writing, job, member, store.clock),
-    );
-    job.about.applied = true;
+    if (job.about.appliedBy) return rotaView(job);
+    await change('rota.applied', `${job.about.from} – ${job.about.until}`, async (writing) => {
+      await apply(writing, job, member, store.clock);
+      job.about.appliedBy = writing.changeId;
+    });
     return rotaView(job);
   },
 };

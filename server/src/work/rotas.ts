@@ -21,7 +21,8 @@ interface About {
   until: Day;
   ground: RotaGround;
   move: SessionMove | null;
-  applied: boolean;
+  /** the change that put it into the sessions; null before, and again when that is undone */
+  appliedBy: string | null;
 }
 
 export type RotaJob = Job<RotaFound, About>;

@@ -13,6 +13,7 @@ export function CrewPaths() {
       ways={[
         { to: '/crew', words: t('paths.people') },
         { to: '/crew/plots', words: t('paths.plots') },
+        { to: '/crew/walk', words: t('paths.walk') },
       ]}
     />
   );

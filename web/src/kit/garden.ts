@@ -50,6 +50,7 @@ type ReadOfGarden =
   | 'underlays'
   | 'people'
   | 'rounds'
+  | 'plotCare'
   | 'sessions'
   | 'messages'
   | 'tools'

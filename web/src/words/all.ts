@@ -8,6 +8,8 @@ import cropsEn from '../crops/words.en.json' with { type: 'json' };
 import cropsEs from '../crops/words.es.json' with { type: 'json' };
 import layoutEn from '../ground/layout.en.json' with { type: 'json' };
 import layoutEs from '../ground/layout.es.json' with { type: 'json' };
+import groundEn from '../ground/words.en.json' with { type: 'json' };
+import groundEs from '../ground/words.es.json' with { type: 'json' };
 import changesEn from '../log/changes.en.json' with { type: 'json' };
 import changesEs from '../log/changes.es.json' with { type: 'json' };
 import climateEn from '../place/climate.en.json' with { type: 'json' };
@@ -33,6 +35,7 @@ export const allWords = {
     climate: climateEn,
     crops: cropsEn,
     day: dayEn,
+    ground: groundEn,
     layout: layoutEn,
     people: peopleEn,
     plan: planEn,
@@ -48,6 +51,7 @@ export const allWords = {
     climate: climateEs,
     crops: cropsEs,
     day: dayEs,
+    ground: groundEs,
     layout: layoutEs,
     people: peopleEs,
     plan: planEs,

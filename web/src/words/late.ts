@@ -16,6 +16,10 @@ export const lateWords = {
     en: () => import('../work/day/words.en.json'),
     es: () => import('../work/day/words.es.json'),
   },
+  ground: {
+    en: () => import('../ground/words.en.json'),
+    es: () => import('../ground/words.es.json'),
+  },
   layout: {
     en: () => import('../ground/layout.en.json'),
     es: () => import('../ground/layout.es.json'),

@@ -27,6 +27,11 @@ const whole = (name: string, isNullable = false) => ({ name, type: 'integer', is
 
 const tables = [
   new Table({
+    name: 'care_check',
+    columns: [...row, varchar('bedId'), varchar('onDay'), varchar('finding'), { name: 'note', type: 'text' }],
+    indices: [new TableIndex({ name: 'care_check_bed', columnNames: ['bedId', 'onDay'] })],
+  }),
+  new Table({
     name: 'plot_application',
     columns: [
       ...row,
@@ -113,6 +118,7 @@ const keys: [table: string, column: string, target: string][] = [
   ['care_round', 'gardenId', 'garden'],
   ['plot_application', 'personId', 'person'],
   ['allotment', 'gardenId', 'garden'],
+  ['care_check', 'bedId', 'bed'],
   ['task_mark', 'roundId', 'care_round'],
 ];
 

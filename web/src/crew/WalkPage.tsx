@@ -1,0 +1,96 @@
+import type { PlotCare } from '@unity-acre/contract/crew';
+import { careFindings } from '@unity-acre/core/crew';
+import { useTranslation } from 'react-i18next';
+import { v7 as newId } from 'uuid';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { Bare, Loaded } from '../kit/states.tsx';
+import { CrewPaths } from './CrewPaths.tsx';
+
+/** A round of the plots with a phone in hand: one touch for what is seen of each. */
+export default function WalkPage() {
+  const { t } = useTranslation('plots');
+  const care = useList('plotCare');
+  return (
+    <div className="flex flex-col gap-6">
+      <h1>{t('walk.title')}</h1>
+      <CrewPaths />
+      <p className="max-w-prose text-ink-soft">{t('walk.lead')}</p>
+      <Loaded of={care}>
+        {(list) =>
+          list.length === 0 ? (
+            <Bare title={t('walk.none')}>
+              <p>{t('walk.noneHint')}</p>
+            </Bare>
+          ) : (
+            <ul>
+              {list.map((plot) => (
+                <PlotRow key={plot.bedId} plot={plot} />
+              ))}
+            </ul>
+          )
+        }
+      </Loaded>
+    </div>
+  );
+}
+
+const stageLook: Record<PlotCare['stage'], string> = {
+  good: 'border-leaf text-leaf',
+  firstNotice: 'border-blossom-deep',
+  secondNotice: 'border-beet text-beet',
+  release: 'border-beet bg-beet-soft text-beet',
+};
+
+function PlotRow({ plot }: { plot: PlotCare }) {
+  const { t } = useTranslation('plots');
+  const { garden } = useHere();
+  const dates = useDates();
+  const save = useWrite('saveCareCheck', ({ data }) =>
+    t('walk.saved', { bed: data.bed, stage: t(`walk.stage.${data.stage}`) }),
+  );
+  const last = plot.checks.at(-1);
+  return (
+    <li className="grid items-center gap-x-6 gap-y-1 border-line border-b py-2 lg:grid-cols-[15rem_14rem_minmax(0,1fr)]">
+      <p>
+        <span className="font-semibold">{plot.bed}</span> · {plot.holder ?? t('walk.nobody')}
+      </p>
+      <p className="text-sm">
+        {last ? (
+          <>
+            <span className={`rounded-sm border-2 px-2 py-0.5 ${stageLook[plot.stage]}`}>
+              {t(`walk.stage.${plot.stage}`)}
+            </span>
+            <span className="mt-1 block text-ink-soft">
+              {t('walk.last', { day: dates.bare(last.on), finding: t(`walk.finding.${last.finding}`) })}
+              {plot.nextLook && ` · ${t('walk.nextLook', { day: dates.bare(plot.nextLook) })}`}
+            </span>
+            {plot.next && <span className="block">{t('walk.next', { name: plot.next })}</span>}
+          </>
+        ) : (
+          <span className="text-ink-soft">{t('walk.never')}</span>
+        )}
+      </p>
+      <p className="flex flex-wrap gap-2 lg:justify-end">
+        {careFindings.map((finding) => (
+          <Button
+            key={finding}
+            disabled={save.isPending}
+            onClick={() =>
+              save.mutate({
+                params: { bedId: plot.bedId, id: newId() },
+                body: { on: garden.today, finding, note: '' },
+              })
+            }
+          >
+            {t(`walk.finding.${finding}`)}
+            <span className="sr-only">: {plot.bed}</span>
+          </Button>
+        ))}
+      </p>
+      <RefusedNote refused={save.error} />
+    </li>
+  );
+}
