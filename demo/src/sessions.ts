@@ -38,7 +38,7 @@ export const sessions: DemoSession[] = [
   session('Saturday work morning', '2026-05-16', '09:00', '11:30', 'Tobias Wren', { coming: 13 }),
   session('Weekday evening', '2026-05-21', '17:30', '19:30', 'Dell Okafor-Hayes', {
     coming: 2,
-    tasks: 5,
+    tasks: 2,
     meetAt: 'The tap',
     note: 'Bring gloves. Water seedlings in before you leave.',
   }),

@@ -94,7 +94,7 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
       {people.map((person) => (
         <li
           key={person.id}
-          className="grid items-center gap-x-5 gap-y-0.5 border-line border-b py-1.5 sm:grid-cols-[minmax(10rem,1.2fr)_8rem_minmax(8rem,1fr)_auto]"
+          className="grid items-center gap-x-5 gap-y-0.5 border-line border-b py-1.5 sm:grid-cols-[minmax(10rem,1.2fr)_8rem_minmax(8rem,1fr)_minmax(11rem,auto)]"
         >
           <p>
             <span className="font-semibold">{person.name}</span>
