@@ -2,7 +2,8 @@
 import { spawn } from 'node:child_process';
 import { root } from './setUp.mjs';
 
-const workspaces = ['core', 'contract', 'server', 'web', 'demo', 'e2e', 'bench'];
+// The longest first.
+const workspaces = ['web', 'server', 'e2e', 'bench', 'demo', 'contract', 'core'];
 let failed = false;
 const check = (workspace) =>
   new Promise((resolve) => {

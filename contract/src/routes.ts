@@ -168,6 +168,10 @@ const shapes = {
     body: crew.careCheckInput,
     answer: crew.plotCare,
   }),
+  crewRules: shape({ params: inGarden, answer: crew.crewRules }),
+  saveCrewRules: shape({ params: inGarden, body: crew.crewRulesInput, answer: crew.crewRules }),
+  myPlots: shape({ params: inGarden, answer: z.array(crew.myPlot) }),
+  acceptAgreement: shape({ params: ofTenure, answer: crew.myPlot }),
   plantings: shape({
     params: inGarden,
     query: season.plantingQuery,

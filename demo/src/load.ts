@@ -5,6 +5,7 @@ import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';
 import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
+import { agreement } from './agreement.ts';
 import { crewFactsOf, minors, tools } from './crew.ts';
 import { offerOne, rollOf, rounds, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
@@ -236,6 +237,7 @@ export async function loadDemo(store: Store): Promise<void> {
       tables.tools,
       tools.map(([name, count]) => ({ ...row(), name, count })),
     );
+    await put(tables.crewRules, [{ ...row(), id: gardenId, childRatio: 6, agreement }]);
     await put(tables.plotApplications, applications);
     await put(
       tables.rounds,

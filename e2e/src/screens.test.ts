@@ -66,6 +66,7 @@ describe('every screen of the demo garden', () => {
     '/crew',
     '/crew/plots',
     '/crew/walk',
+    '/crew/rules',
     '/sessions',
     '/sessions/day',
     '/sessions/rota',

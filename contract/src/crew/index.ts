@@ -1,4 +1,12 @@
-import { careFindings, channels, type DrawRecord, personKinds, skills, strains } from '@unity-acre/core/crew';
+import {
+  careFindings,
+  channels,
+  consents,
+  type DrawRecord,
+  personKinds,
+  skills,
+  strains,
+} from '@unity-acre/core/crew';
 import { z } from 'zod';
 import { gardenInput } from '../place/index.ts';
 import { clockTime, day, fieldError, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
@@ -70,6 +78,8 @@ export const crewFacts = z.strictObject({
   together: z.array(id).max(6).default([]),
   /** minutes from home to the garden; null where nobody said */
   minutesAway: z.number().int().min(0).max(600).nullable().default(null),
+  /** of somebody under age, given by the guardian on paper */
+  consents: z.array(z.enum(consents)).max(10).default([]),
   phone: words(40).default(''),
   channel: z.enum(channels).default('mail'),
   language: z.enum(['en', 'es']).default('en'),
@@ -230,6 +240,22 @@ export const allotment = z.object({
   places: z.array(z.object({ applicationId: id, bedId: id.nullable() })),
 });
 
+/** What the garden asks of its crew: how many children each grown person looks after, and what a plot holder agrees to. */
+export const crewRulesInput = z.strictObject({
+  childRatio: z.number().int().min(1).max(40),
+  agreement: words(6000),
+});
+/** The version is null while nobody has set any. */
+export const crewRules = crewRulesInput.safeExtend({ version: version.nullable() });
+
+/** A plot one holds, and the day its agreement was accepted; null where it was not. */
+export const myPlot = z.object({
+  bedId: id,
+  bed: z.string(),
+  year: z.number().int(),
+  acceptedOn: day.nullable(),
+});
+
 /** What a walk-round found of a plot. */
 export const careCheckInput = z.strictObject({ on: day, finding: z.enum(careFindings), note: words(300) });
 /** How a plot stands after its walk-rounds. */
@@ -241,6 +267,8 @@ export const plotCare = z.object({
   /** the day of the next look; null where all is well or nothing is left to wait for */
   nextLook: day.nullable(),
   checks: z.array(z.object({ id, on: day, finding: z.enum(careFindings), note: z.string() })),
+  /** the day its holder accepted the agreement of this season */
+  acceptedOn: day.nullable(),
   /** who would come next, from the waiting list; only where the plot is given up */
   next: z.string().nullable(),
 });
@@ -259,6 +287,9 @@ export const joinInput = z.strictObject({ password });
 
 export type PeopleField = (typeof peopleFields)[number];
 export type PeopleFileRead = z.infer<typeof peopleFileRead>;
+export type CrewRules = z.infer<typeof crewRules>;
+export type CrewRulesInput = z.infer<typeof crewRulesInput>;
+export type MyPlot = z.infer<typeof myPlot>;
 export type PlotCare = z.infer<typeof plotCare>;
 export type CareCheckInput = z.infer<typeof careCheckInput>;
 export type PlotApplication = z.infer<typeof plotApplication>;

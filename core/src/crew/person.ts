@@ -35,3 +35,7 @@ export function headsOf(
   if (kind === 'adult') return { adults: 1, children: 0 };
   return { adults: Math.max(0, headcount - children), children: Math.min(children, headcount) };
 }
+
+/** What a guardian has allowed for somebody under age. */
+export const consents = ['photo', 'firstAid', 'goesHomeAlone'] as const;
+export type Consent = (typeof consents)[number];

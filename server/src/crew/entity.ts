@@ -1,5 +1,11 @@
 import type { Role } from '@unity-acre/contract';
-import type { Allotment, CareCheckInput, CrewFacts, PlotApplicationInput } from '@unity-acre/contract/crew';
+import type {
+  Allotment,
+  CareCheckInput,
+  CrewFacts,
+  CrewRulesInput,
+  PlotApplicationInput,
+} from '@unity-acre/contract/crew';
 import { EntitySchema } from 'typeorm';
 import { flag, gardenRow, json, key, longText, maybe, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
@@ -75,6 +81,7 @@ export const people = new EntitySchema<PersonEntity>({
     guardianId: maybe(text()),
     together: { ...json(), default: '[]' },
     minutesAway: maybe(whole()),
+    consents: { ...json(), default: '[]' },
     phone: { ...text(), default: '' },
     channel: { ...text(), default: 'mail' },
     language: { ...text(), default: 'en' },
@@ -116,6 +123,38 @@ export const allotments = new EntitySchema<AllotmentEntity>({
     places: json(),
   },
   indices: [{ name: 'allotment_season', columns: ['gardenId', 'year'] }],
+});
+
+/** One row for each garden, of the garden's own id. */
+export type CrewRulesEntity = GardenRow & CrewRulesInput;
+/** An agreement as it was accepted, with the words it had. */
+export type AgreementEntity = GardenRow & {
+  bedId: string;
+  year: number;
+  personId: string;
+  on: string;
+  text: string;
+};
+
+export const crewRules = new EntitySchema<CrewRulesEntity>({
+  name: 'crew_rules',
+  foreignKeys: refersTo('crew_rules', { gardenId: 'garden' }),
+  columns: { ...gardenRow(), childRatio: whole(), agreement: longText() },
+});
+
+export const agreements = new EntitySchema<AgreementEntity>({
+  name: 'agreement',
+  foreignKeys: refersTo('agreement', { bedId: 'bed' }),
+  columns: {
+    ...gardenRow(),
+    bedId: text(),
+    year: whole(),
+    // No foreign key: who held a plot and agreed stays known when they leave.
+    personId: text(),
+    on: { ...text(), name: 'onDay' },
+    text: longText(),
+  },
+  indices: [{ name: 'agreement_once', columns: ['bedId', 'year', 'personId'], unique: true }],
 });
 
 export type CareCheckEntity = GardenRow & CareCheckInput & { bedId: string };

@@ -1,5 +1,6 @@
 export { access, type DemoSignIns } from './access.ts';
 
+import { agreementRoutes } from './agreements.ts';
 import { myTimesRoutes } from './myTimes.ts';
 import { peopleRoutes as lists } from './people.ts';
 import { peopleFileRoutes } from './peopleFile.ts';
@@ -12,4 +13,7 @@ export const peopleRoutes = {
   ...plotRoutes,
   ...peopleFileRoutes,
   ...plotCareRoutes,
+  ...agreementRoutes,
 };
+export { crewRulesOf } from './agreements.ts';
+export { Letters, timeOf } from './letters.ts';

@@ -9,10 +9,10 @@ import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
-import { Letters } from '../work/index.ts';
-import { type CareCheckEntity, careChecks, people } from './entity.ts';
+import { agreements, type CareCheckEntity, careChecks, people } from './entity.ts';
 import en from './findings.en.json' with { type: 'json' };
 import es from './findings.es.json' with { type: 'json' };
+import { Letters } from './letters.ts';
 
 const findings = { en, es };
 
@@ -29,6 +29,7 @@ async function careViews(manager: EntityManager, garden: GardenEntity, today: Da
     ),
     ({ bedId }) => bedId,
   );
+  const accepted = await manager.findBy(agreements, { gardenId, year });
   const waiting = crew
     .filter(({ waitingSince }) => waitingSince !== null)
     .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!) || a.name.localeCompare(b.name));
@@ -43,6 +44,7 @@ async function careViews(manager: EntityManager, garden: GardenEntity, today: Da
         stage,
         nextLook,
         checks: own.map(({ id, on, finding, note }) => ({ id, on, finding, note })),
+        acceptedOn: accepted.find((one) => one.bedId === bedId && one.personId === personId)?.on ?? null,
         next: stage === 'release' ? (waiting[0]?.name ?? null) : null,
       };
     })

@@ -17,7 +17,6 @@ import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { sunOf } from '../season/index.ts';
-import { Letters } from '../work/index.ts';
 import {
   type AllotmentEntity,
   allotments,
@@ -25,6 +24,7 @@ import {
   people,
   plotApplications,
 } from './entity.ts';
+import { Letters } from './letters.ts';
 
 /** Beds that are plots in a season; where none is said yet, those of the season before. */
 async function plotIds(manager: EntityManager, gardenId: string, year: number): Promise<string[]> {

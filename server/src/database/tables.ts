@@ -1,7 +1,9 @@
 import {
   accounts,
+  agreements,
   allotments,
   careChecks,
+  crewRules,
   invitations,
   people,
   plotApplications,
@@ -38,6 +40,8 @@ export const tables = {
   beds,
   tenures,
   careChecks,
+  crewRules,
+  agreements,
   landmarks,
   pictures,
   underlays,

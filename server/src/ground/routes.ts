@@ -1,5 +1,5 @@
 import { v7 as newId } from 'uuid';
-import { careChecks, people } from '../crew/entity.ts';
+import { agreements, careChecks, people } from '../crew/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { entries } from '../log/entity.ts';
@@ -34,6 +34,9 @@ const bedRoutes: BedRoutes = {
         (await writing.manager.countBy(plantings, ofBed)) + (await writing.manager.countBy(entries, ofBed));
       if (used > 0) throw new Refusal('inUse');
       for (const row of await writing.manager.findBy(tenures, ofBed)) await writing.removeFound(tenures, row);
+      for (const row of await writing.manager.findBy(agreements, ofBed)) {
+        await writing.removeFound(agreements, row);
+      }
       for (const row of await writing.manager.findBy(careChecks, ofBed)) {
         await writing.removeFound(careChecks, row);
       }

@@ -3,13 +3,13 @@ import { seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import { coversFor, standsTender } from '@unity-acre/core/work';
 import { In } from 'typeorm';
 import { people } from '../crew/entity.ts';
+import { Letters } from '../crew/index.ts';
 import { beds } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { climateOf, todayIn } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
 import { asCalled, type SessionEntity, sessions } from './entity.ts';
-import { Letters } from './letters.ts';
 import { sessionViews } from './sessionViews.ts';
 
 export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {

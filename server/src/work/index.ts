@@ -23,5 +23,4 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
-export { Letters } from './letters.ts';
 export { rotas } from './rotas.ts';

@@ -1,10 +1,10 @@
 import type { Message } from '@unity-acre/contract/work';
 import { Between } from 'typeorm';
+import { Letters, timeOf } from '../crew/index.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type MessageEntity, messages, sessions, signUps } from './entity.ts';
-import { Letters, timeOf } from './letters.ts';
 import { placesOf } from './sessionViews.ts';
 
 /** Older messages are kept, and not shown. */

@@ -1,11 +1,11 @@
 import type { MoveInput } from '@unity-acre/contract/work';
 import type { Member } from '../crew/caller.ts';
+import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import { invalid } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type SessionEntity, sessions, signUps } from './entity.ts';
-import { Letters } from './letters.ts';
 import { placesOf } from './sessionViews.ts';
 
 /** How a session stands after it is moved or called off. Its work is free again where it is called off. */

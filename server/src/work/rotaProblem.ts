@@ -15,6 +15,7 @@ import {
 } from '@unity-acre/core/work';
 import { Between, type EntityManager, IsNull } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
+import { crewRulesOf } from '../crew/index.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
@@ -25,8 +26,6 @@ import { paceOfGarden } from './paceOfGarden.ts';
 import { roundTasks } from './rounds.ts';
 import { taskViews } from './tasks.ts';
 
-/** Most children for each grown person, where the school has not set another ratio. Common practice, no source. */
-const CHILD_RATIO = 6;
 /** A chance of rain from which a day is not dry. */
 const RAIN = 0.5;
 /** Hours from which work is out of the day's sun. */
@@ -165,7 +164,7 @@ export async function rotaGround(
       tools: Object.fromEntries(
         (await manager.findBy(tools, { gardenId })).map(({ name, count }) => [name, count]),
       ),
-      childRatio: CHILD_RATIO,
+      childRatio: (await crewRulesOf(manager, gardenId)).childRatio,
       promised: coming
         .filter((row) => isThere(row) && row.comes && (row.byRota || isAsked(row)))
         .map(({ personId, sessionId }) => ({ personId, sessionId })),

@@ -1,8 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import en from '../crew/letters.en.json' with { type: 'json' };
+import es from '../crew/letters.es.json' with { type: 'json' };
+import { filled } from '../crew/letters.ts';
 import { Harness, newId, saturday, type TestGarden } from '../testing/harness.ts';
-import en from './letters.en.json' with { type: 'json' };
-import es from './letters.es.json' with { type: 'json' };
-import { filled } from './letters.ts';
 
 let harness: Harness;
 let garden: TestGarden;

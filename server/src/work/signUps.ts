@@ -3,12 +3,12 @@ import { In } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { Member } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
+import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import type { Call, Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
-import { Letters } from './letters.ts';
 import { placesOf, sessionViews } from './sessionViews.ts';
 
 type SignUpRoutes = Pick<Handlers, 'signUp' | 'signOff' | 'offerPlace' | 'takePlace' | 'rollCall'>;

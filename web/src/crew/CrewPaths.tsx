@@ -14,6 +14,7 @@ export function CrewPaths() {
         { to: '/crew', words: t('paths.people') },
         { to: '/crew/plots', words: t('paths.plots') },
         { to: '/crew/walk', words: t('paths.walk') },
+        { to: '/crew/rules', words: t('paths.rules') },
       ]}
     />
   );

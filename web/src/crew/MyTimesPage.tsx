@@ -7,6 +7,7 @@ import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Loaded } from '../kit/states.tsx';
 import { SessionPaths } from '../work/SessionPaths.tsx';
 import { AvailabilityField } from './AvailabilityField.tsx';
+import { MyPlots } from './MyPlots.tsx';
 import { listsOf, Strains, type WillingBy, willingOf } from './Strains.tsx';
 
 interface Values {
@@ -30,6 +31,7 @@ export default function MyTimesPage() {
       <h1>{t('mine.title')}</h1>
       <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('mine.lead')}</p>
+      <MyPlots />
       <Loaded of={times}>{(mine) => <Form key={mine.version} mine={mine} />}</Loaded>
     </div>
   );

@@ -1,6 +1,6 @@
 import { roles } from '@unity-acre/contract';
 import { crewFacts, type Person, type PersonInput, personInput } from '@unity-acre/contract/crew';
-import { channels, personKinds } from '@unity-acre/core/crew';
+import { channels, consents, personKinds } from '@unity-acre/core/crew';
 import { type ReactNode, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -24,6 +24,7 @@ export interface PersonValues
   waitingSince: string;
   guardianId: string;
   skills: PersonInput['skills'];
+  consents: PersonInput['consents'];
   strain: WillingBy;
   /** hours, as typed */
   pledged: string;
@@ -60,6 +61,7 @@ function valuesOf(person: PersonInput): PersonValues {
     beginner: person.beginner,
     availability: person.availability,
     skills: person.skills,
+    consents: person.consents,
     strain: willingOf(person),
     pledged: hours(person.pledged),
     mostPerWeek: hours(person.mostPerWeek),
@@ -103,6 +105,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
         beginner: values.beginner,
         availability: values.availability,
         skills: values.skills,
+        consents: isMinor ? values.consents : [],
         ...listsOf(values.strain),
         pledged: minutes('pledged'),
         mostPerWeek: minutes('mostPerWeek'),
@@ -169,6 +172,22 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
                 </select>
               )}
             </Field>
+          )}
+          {kind === 'minor' && (
+            <fieldset>
+              <legend className="font-semibold text-sm">{t('people:consents')}</legend>
+              {consents.map((one) => (
+                <label key={one} className="flex min-h-target items-center gap-3">
+                  <input
+                    type="checkbox"
+                    value={one}
+                    {...form.register('consents')}
+                    className="size-5 shrink-0 accent-blossom-deep"
+                  />
+                  {t(`people:consent.${one}`)}
+                </label>
+              ))}
+            </fieldset>
           )}
           <Field label={t('crew:role')} error={errors.role?.message}>
             {(props) => (

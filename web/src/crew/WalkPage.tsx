@@ -4,9 +4,10 @@ import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
-import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { useCoordinates, useHere, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { CrewPaths } from './CrewPaths.tsx';
 
 /** A round of the plots with a phone in hand: one touch for what is seen of each. */
@@ -53,9 +54,10 @@ function PlotRow({ plot }: { plot: PlotCare }) {
   );
   const last = plot.checks.at(-1);
   return (
-    <li className="grid items-center gap-x-6 gap-y-1 border-line border-b py-2 lg:grid-cols-[15rem_14rem_minmax(0,1fr)]">
+    <li className="grid items-center gap-x-6 gap-y-1 border-line border-b py-2 lg:grid-cols-[13rem_11rem_minmax(0,1fr)]">
       <p>
         <span className="font-semibold">{plot.bed}</span> · {plot.holder ?? t('walk.nobody')}
+        {plot.holder && <Accepted plot={plot} />}
       </p>
       <p className="text-sm">
         {last ? (
@@ -92,5 +94,37 @@ function PlotRow({ plot }: { plot: PlotCare }) {
       </p>
       <RefusedNote refused={save.error} />
     </li>
+  );
+}
+
+/** Whether the holder has accepted this season's agreement; on paper, the coordinator says so. */
+function Accepted({ plot }: { plot: PlotCare }) {
+  const { t } = useTranslation('plots');
+  const { garden } = useHere();
+  const dates = useDates();
+  const coordinates = useCoordinates();
+  const rules = useList('crewRules').data;
+  const accept = useWrite('acceptAgreement', () => t('rulesOf.acceptedNow', { bed: plot.bed }));
+  if (!rules || rules.agreement === '') return null;
+  return (
+    <span className="block text-ink-soft text-sm">
+      {plot.acceptedOn
+        ? t('rulesOf.accepted', { day: dates.bare(plot.acceptedOn) })
+        : t('rulesOf.notAccepted')}
+      {!plot.acceptedOn && coordinates && (
+        <Button
+          look="quiet"
+          onClick={() =>
+            accept.mutate({
+              params: { bedId: plot.bedId, year: seasonYearOf(garden, garden.today) },
+              body: {},
+            })
+          }
+        >
+          {t('rulesOf.acceptFor')}
+          <span className="sr-only">: {plot.bed}</span>
+        </Button>
+      )}
+    </span>
   );
 }

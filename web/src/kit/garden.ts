@@ -51,6 +51,8 @@ type ReadOfGarden =
   | 'people'
   | 'rounds'
   | 'plotCare'
+  | 'crewRules'
+  | 'myPlots'
   | 'sessions'
   | 'messages'
   | 'tools'

@@ -12,6 +12,7 @@ const columns: [table: string, column: string, kind: string][] = [
   ['work_session', 'why', "varchar NOT NULL DEFAULT ''"],
   ['work_session', 'movedFrom', 'varchar'],
   ['person', 'minutesAway', 'integer'],
+  ['person', 'consents', "text NOT NULL DEFAULT '[]'"],
   ['sign_up', 'waitingSince', 'varchar'],
   ['sign_up', 'arrivedAt', 'varchar'],
   ['sign_up', 'leftAt', 'varchar'],
@@ -26,6 +27,28 @@ const varchar = (name: string, isNullable = false) => ({ name, type: 'varchar', 
 const whole = (name: string, isNullable = false) => ({ name, type: 'integer', isNullable });
 
 const tables = [
+  new Table({
+    name: 'crew_rules',
+    columns: [...row, whole('childRatio'), { name: 'agreement', type: 'text' }],
+  }),
+  new Table({
+    name: 'agreement',
+    columns: [
+      ...row,
+      varchar('bedId'),
+      whole('year'),
+      varchar('personId'),
+      varchar('onDay'),
+      { name: 'text', type: 'text' },
+    ],
+    indices: [
+      new TableIndex({
+        name: 'agreement_once',
+        columnNames: ['bedId', 'year', 'personId'],
+        isUnique: true,
+      }),
+    ],
+  }),
   new Table({
     name: 'care_check',
     columns: [...row, varchar('bedId'), varchar('onDay'), varchar('finding'), { name: 'note', type: 'text' }],
@@ -119,6 +142,8 @@ const keys: [table: string, column: string, target: string][] = [
   ['plot_application', 'personId', 'person'],
   ['allotment', 'gardenId', 'garden'],
   ['care_check', 'bedId', 'bed'],
+  ['crew_rules', 'gardenId', 'garden'],
+  ['agreement', 'bedId', 'bed'],
   ['task_mark', 'roundId', 'care_round'],
 ];
 

@@ -21,6 +21,12 @@ export function RollCall({ session, people, mayMark }: Props) {
   const mark = (personId: string, what: string, body: { arrived: string | null; left: string | null }) =>
     add({ gardenId: garden.id, sessionId: session.id, kind: 'rollCall', personId, what, body });
   const heads = (list: Session['signUps']) => list.reduce((sum, one) => sum + one.headcount, 0);
+  // Whose guardian has not allowed photos: said beside the name, where cameras are.
+  const withoutPhotos = new Set(
+    people
+      .filter(({ kind, consents }) => kind === 'minor' && !consents.includes('photo'))
+      .map(({ id }) => id),
+  );
   const others = people.filter(
     ({ id, role, waitingSince }) =>
       role !== 'receiver' &&
@@ -52,6 +58,9 @@ export function RollCall({ session, people, mayMark }: Props) {
               <span aria-hidden className="hidden size-4 border border-ink print:inline-block" />
               <span className="mr-auto">
                 {name}
+                {withoutPhotos.has(personId) && (
+                  <strong className="text-beet text-sm"> · {t('noPhotos')}</strong>
+                )}
                 {one.headcount > 1 && <span className="text-ink-soft"> · {one.headcount}</span>}
               </span>
               {mayMark && (

@@ -1,11 +1,11 @@
 import type { MessageKind } from '@unity-acre/contract/work';
 import type { Day } from '@unity-acre/core/calendar';
 import { v7 as newId } from 'uuid';
-import { type PersonEntity, people } from '../crew/entity.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import type { GardenEntity } from '../place/entity.ts';
-import { type MessageEntity, messages, type SessionEntity } from './entity.ts';
+import { type MessageEntity, messages, type SessionEntity } from '../work/entity.ts';
+import { type PersonEntity, people } from './entity.ts';
 import en from './letters.en.json' with { type: 'json' };
 import es from './letters.es.json' with { type: 'json' };
 
