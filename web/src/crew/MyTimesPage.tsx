@@ -5,7 +5,9 @@ import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
 import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Loaded } from '../kit/states.tsx';
+import { seasonYearOf } from '../season/year.ts';
 import { SessionPaths } from '../work/SessionPaths.tsx';
+import { AllotmentsPast } from './AllotmentsPast.tsx';
 import { AvailabilityField } from './AvailabilityField.tsx';
 import { MyPlots } from './MyPlots.tsx';
 import { listsOf, Strains, type WillingBy, willingOf } from './Strains.tsx';
@@ -26,6 +28,8 @@ const valuesOf = (times: MyTimesInput): Values => ({
 export default function MyTimesPage() {
   const { t } = useTranslation('people');
   const times = useList('myTimes');
+  const { garden } = useHere();
+  const year = seasonYearOf(garden, garden.today);
   return (
     <div className="flex flex-col gap-6">
       <h1>{t('mine.title')}</h1>
@@ -33,6 +37,8 @@ export default function MyTimesPage() {
       <p className="max-w-prose text-ink-soft">{t('mine.lead')}</p>
       <MyPlots />
       <Loaded of={times}>{(mine) => <Form key={mine.version} mine={mine} />}</Loaded>
+      <AllotmentsPast year={year + 1} />
+      <AllotmentsPast year={year} />
     </div>
   );
 }

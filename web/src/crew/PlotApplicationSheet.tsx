@@ -6,9 +6,13 @@ import { v7 as newId } from 'uuid';
 import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
 import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
 import { SheetActions } from '../kit/SheetActions.tsx';
+
+/** Square metres in a square foot, by the definition of the foot. */
+const SQUARE_FOOT = 0.3048 ** 2;
 
 interface Props {
   year: number;
@@ -23,6 +27,10 @@ export function PlotApplicationSheet({ year, application, onClose }: Props) {
   const people = useList('people').data ?? [];
   const beds = useList('beds').data ?? [];
   const remedy = useRemedy();
+  const { number, system } = useMeasure();
+  // A size is typed in the garden's unit and kept in square metres.
+  const unit = system === 'imperial' ? SQUARE_FOOT : 1;
+  const sizeIn = (area: number | null) => (area === null ? '' : number(area / unit, 1));
   const [id] = useState(() => application?.id ?? newId());
   const save = useWrite('savePlotApplication', ({ data }) => t('saved', { name: data.name }));
   const remove = useWrite('removePlotApplication', () => t('removed'));
@@ -32,6 +40,8 @@ export function PlotApplicationSheet({ year, application, onClose }: Props) {
     tall: needs.tall,
     nearWater: needs.nearWater,
     fullSun: needs.fullSun,
+    leastArea: sizeIn(needs.leastArea),
+    mostArea: sizeIn(needs.mostArea),
     since,
     onlyNamed,
   });
@@ -45,23 +55,29 @@ export function PlotApplicationSheet({ year, application, onClose }: Props) {
           tall: false,
           nearWater: false,
           fullSun: false,
+          leastArea: '',
+          mostArea: '',
           since: garden.today,
           onlyNamed: false,
         },
     version: application?.version,
     toValues: valuesOf,
-    toBody: ({ tall, nearWater, fullSun, ...values }) => ({
-      ...values,
-      year,
-      needs: {
-        leastArea: null,
-        mostArea: null,
-        ...application?.needs,
-        tall,
-        nearWater,
-        fullSun,
-      },
-    }),
+    flat: (path) => path.replace(/^needs\./, ''),
+    toBody: ({ tall, nearWater, fullSun, leastArea, mostArea, ...values }, read) => {
+      const area = (field: 'leastArea' | 'mostArea', typed: string) =>
+        typed.trim() === '' ? null : read.number(field, typed) * unit;
+      return {
+        ...values,
+        year,
+        needs: {
+          tall,
+          nearWater,
+          fullSun,
+          leastArea: area('leastArea', leastArea),
+          mostArea: area('mostArea', mostArea),
+        },
+      };
+    },
     send: async (body, ifMatch) => {
       await save.mutateAsync({ params: { year, id }, body, ifMatch });
       onClose();
@@ -76,30 +92,31 @@ export function PlotApplicationSheet({ year, application, onClose }: Props) {
   return (
     <Sheet open title={application?.name ?? t('sheet', { year })} onClose={onClose}>
       <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
-        <Field label={t('who')} error={errors.personId?.message}>
-          {(props) => (
-            <select
-              {...props}
-              {...form.register('personId', {
-                onChange: ({ target }) => {
-                  const waiting = people.find((one) => one.id === target.value)?.waitingSince;
-                  if (waiting) form.setValue('since', waiting);
-                },
-              })}
-              className="input"
-              disabled={application !== null}
-            >
-              <option value="">{t('choose')}</option>
-              {people
-                .filter(({ role, kind }) => role !== 'receiver' && kind !== 'minor')
-                .map((person) => (
-                  <option key={person.id} value={person.id}>
-                    {person.name}
-                  </option>
-                ))}
-            </select>
-          )}
-        </Field>
+        {!application && (
+          <Field label={t('who')} error={errors.personId?.message}>
+            {(props) => (
+              <select
+                {...props}
+                {...form.register('personId', {
+                  onChange: ({ target }) => {
+                    const waiting = people.find((one) => one.id === target.value)?.waitingSince;
+                    if (waiting) form.setValue('since', waiting);
+                  },
+                })}
+                className="input"
+              >
+                <option value="">{t('choose')}</option>
+                {people
+                  .filter(({ role, kind }) => role !== 'receiver' && kind !== 'minor')
+                  .map((person) => (
+                    <option key={person.id} value={person.id}>
+                      {person.name}
+                    </option>
+                  ))}
+              </select>
+            )}
+          </Field>
+        )}
         <div className="flex flex-col gap-1">
           <label className="flex flex-col gap-1 font-semibold text-sm">
             {t('wishes')}
@@ -162,6 +179,19 @@ export function PlotApplicationSheet({ year, application, onClose }: Props) {
             {t('onlyNamed')}
           </label>
         </fieldset>
+        <div className="grid grid-cols-2 items-start gap-4">
+          {(['leastArea', 'mostArea'] as const).map((field) => (
+            <Field
+              key={field}
+              label={t(field, { unit: system === 'imperial' ? 'sq ft' : 'm²' })}
+              error={errors[field]?.message}
+            >
+              {(props) => (
+                <input {...props} {...form.register(field)} inputMode="decimal" className="input" />
+              )}
+            </Field>
+          ))}
+        </div>
         <Field label={t('since')} error={errors.since?.message}>
           {(props) => <input {...props} {...form.register('since')} type="date" className="input" />}
         </Field>

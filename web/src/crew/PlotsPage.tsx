@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Allotment, PlotApplication } from '@unity-acre/contract/crew';
+import type { PlotApplication } from '@unity-acre/contract/crew';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -10,6 +10,7 @@ import { useHere, useList } from '../kit/garden.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { seasonYearOf } from '../season/year.ts';
 import { AllotmentCompare } from './AllotmentCompare.tsx';
+import { AllotmentsPast } from './AllotmentsPast.tsx';
 import { CrewPaths } from './CrewPaths.tsx';
 import { PlotApplicationSheet } from './PlotApplicationSheet.tsx';
 
@@ -25,10 +26,6 @@ export default function PlotsPage() {
   const applications = useQuery({
     queryKey: ['garden', garden.id, 'plotApplications', year],
     queryFn: async () => (await ask('plotApplications', { params })).data,
-  });
-  const allotments = useQuery({
-    queryKey: ['garden', garden.id, 'allotments', year],
-    queryFn: async () => (await ask('allotments', { params })).data,
   });
   const beds = useList('beds').data ?? [];
   const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
@@ -99,7 +96,7 @@ export default function PlotsPage() {
           </>
         )}
       </Loaded>
-      {(allotments.data ?? []).length > 0 && <Past list={allotments.data!} />}
+      <AllotmentsPast year={year} />
       {edited && (
         <PlotApplicationSheet
           year={year}
@@ -108,39 +105,5 @@ export default function PlotsPage() {
         />
       )}
     </div>
-  );
-}
-
-/** How plots were given out, with the record of each draw to take away. */
-function Past({ list }: { list: Allotment[] }) {
-  const { t } = useTranslation('plots');
-  const dates = useDates();
-  return (
-    <section className="furrow">
-      <h2>{t('past')}</h2>
-      <ul>
-        {list.map((one) => (
-          <li key={one.id} className="flex flex-wrap items-center gap-x-6 border-line border-b py-1.5">
-            <span className="mr-auto">
-              {t('pastLine', {
-                when: dates.moment(one.at),
-                method: t(one.method).toLowerCase(),
-                given: one.places.filter(({ bedId }) => bedId !== null).length,
-              })}
-            </span>
-            {one.record && (
-              <a
-                className="inline-flex min-h-target items-center underline underline-offset-4"
-                download={`draw-${one.year}.json`}
-                href={`data:application/json;charset=utf-8,${encodeURIComponent(JSON.stringify(one.record, null, 2))}`}
-              >
-                {t('record')}
-              </a>
-            )}
-          </li>
-        ))}
-      </ul>
-      <p className="text-ink-soft text-sm">{t('recordHint')}</p>
-    </section>
   );
 }
