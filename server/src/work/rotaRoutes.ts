@@ -184,10 +184,15 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     const job = jobOf(params);
     if (!job.found || job.state === 'working') throw new Refusal('notFound');
     if (job.about.appliedBy) return rotaView(job);
-    await change('rota.applied', `${job.about.from} – ${job.about.until}`, async (writing) => {
-      await apply(writing, job, member, store.clock);
-      job.about.appliedBy = writing.changeId;
-    });
+    const appliedBy = await change(
+      'rota.applied',
+      `${job.about.from} – ${job.about.until}`,
+      async (writing) => {
+        await apply(writing, job, member, store.clock);
+        return writing.changeId;
+      },
+    );
+    job.about.appliedBy = appliedBy;
     return rotaView(job);
   },
 };

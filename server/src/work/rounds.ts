@@ -7,6 +7,7 @@ import { beds } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { type RoundEntity, rounds, sessions, taskMarks } from './entity.ts';
+import { withoutTasks } from './sessionViews.ts';
 
 type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
 
@@ -74,11 +75,7 @@ export const roundRoutes: Pick<Handlers, 'rounds' | 'saveRound' | 'removeRound'>
       const isOf = (taskId: string) => taskId.startsWith(`${params.id}.`);
       for (const session of await manager.findBy(sessions, { gardenId: params.gardenId })) {
         if (!session.taskIds.some(isOf)) continue;
-        await writing.set(sessions, session, {
-          taskIds: session.taskIds.filter((id) => !isOf(id)),
-          rotaTaskIds: session.rotaTaskIds.filter((id) => !isOf(id)),
-          crews: session.crews.filter(({ taskId }) => !isOf(taskId)),
-        });
+        await writing.set(sessions, session, withoutTasks(session, isOf));
       }
       await writing.remove(rounds, params.id, ifMatch);
     });

@@ -141,6 +141,13 @@ describe('a session that cannot be held', () => {
     expect(to(kim).body).toContain('Se trata de Kim.');
     const { status, problem } = await garden.ask('signUp', { params: { id, personId: tom } });
     expect([status, problem?.code]).toEqual([409, 'calledOff']);
+    // Called off twice, nobody would be written to twice.
+    const again = await garden.ask('moveSession', {
+      params: { id },
+      ifMatch: (await now(id)).version,
+      body: { to: null, why: '' },
+    });
+    expect(again.problem.code).toBe('calledOff');
     await garden.ok('undo', { params: { id: moved.change! } });
     expect(await now(id)).toMatchObject({ state: 'called', taskIds: before.taskIds });
     expect(await lettersAbout(id)).toEqual([]);

@@ -15,6 +15,16 @@ export function placesOf(rows: readonly SignUpEntity[]): { coming: SignUpEntity[
   };
 }
 
+/** What a session keeps of its work when some of it goes elsewhere. */
+export const withoutTasks = (
+  { taskIds, rotaTaskIds, crews }: Pick<SessionEntity, 'taskIds' | 'rotaTaskIds' | 'crews'>,
+  isGone: (taskId: string) => boolean,
+) => ({
+  taskIds: taskIds.filter((id) => !isGone(id)),
+  rotaTaskIds: rotaTaskIds.filter((id) => !isGone(id)),
+  crews: crews.filter(({ taskId }) => !isGone(taskId)),
+});
+
 /** Sessions as somebody sees them: who is under age is named to coordinators, to who leads the session, and to their guardian. */
 export async function sessionViews(
   manager: EntityManager,

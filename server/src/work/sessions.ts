@@ -8,7 +8,7 @@ import { invalid, Refusal } from '../http/refusal.ts';
 import { plantings } from '../season/entity.ts';
 import { asCalled, rounds, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
 import { moveIn } from './moving.ts';
-import { sessionViews } from './sessionViews.ts';
+import { sessionViews, withoutTasks } from './sessionViews.ts';
 
 async function check(manager: EntityManager, gardenId: string, session: SessionInput): Promise<void> {
   if (session.leadId && !(await manager.existsBy(people, { id: session.leadId, gardenId }))) {
@@ -38,11 +38,11 @@ async function takeFromOthers(
   const wanted = new Set(taskIds);
   for (const other of await writing.manager.findBy(sessions, { gardenId })) {
     if (other.id === id || !other.taskIds.some((taskId) => wanted.has(taskId))) continue;
-    await writing.set(sessions, other, {
-      taskIds: other.taskIds.filter((taskId) => !wanted.has(taskId)),
-      rotaTaskIds: other.rotaTaskIds.filter((taskId) => !wanted.has(taskId)),
-      crews: other.crews.filter(({ taskId }) => !wanted.has(taskId)),
-    });
+    await writing.set(
+      sessions,
+      other,
+      withoutTasks(other, (taskId) => wanted.has(taskId)),
+    );
   }
 }
 
@@ -116,6 +116,7 @@ export const sessionRoutes: SessionRoutes = {
     return change(body.to ? 'session.moved' : 'session.calledOff', row.title, async (writing) => {
       const now = await writing.manager.findOneByOrFail(sessions, params);
       if (now.version !== ifMatch) throw new Refusal('stale', { current: now });
+      if (now.state === 'calledOff') throw new Refusal('calledOff');
       const moved = await moveIn(writing, now, body, member, store.clock);
       return (await sessionViews(writing.manager, [moved], member.person))[0]!;
     });

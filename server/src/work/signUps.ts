@@ -106,6 +106,7 @@ export const signUpRoutes: SignUpRoutes = {
 
   takePlace: async (call) => {
     const { session, person } = await found(call);
+    if (session.state === 'calledOff') throw new Refusal('calledOff');
     const { person: taker } = call.member;
     return call.change('place.taken', session.title, async (writing) => {
       const rows = await writing.manager.findBy(signUps, { sessionId: session.id });
