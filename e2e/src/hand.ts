@@ -16,10 +16,18 @@ export class Hand {
     page.setDefaultTimeout(45_000);
   }
 
+  /** Goes to a page and waits until something stands there and nothing of it is still being fetched. */
   async open(path: string): Promise<void> {
-    // A screen that follows what others do holds a connection open.
-    await this.page.goto(this.url + path, { waitUntil: 'networkidle2' });
-    await this.page.waitForFunction(() => !document.querySelector('[aria-busy=true]'));
+    await this.page.goto(this.url + path, { waitUntil: 'domcontentloaded' });
+    await this.settles();
+  }
+
+  async settles(): Promise<void> {
+    await this.page.waitForFunction(
+      () =>
+        (document.querySelector('main') ?? document.body).innerText.trim() !== '' &&
+        !document.querySelector('[aria-busy=true]'),
+    );
   }
 
   press(name: string): Promise<void> {

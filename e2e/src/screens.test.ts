@@ -23,6 +23,8 @@ type Axe = typeof import('axe-core');
  * others what colours and sizes decide.
  */
 async function faults(page: Page): Promise<string[]> {
+  // Lists beside the main one may still be on their way; a screen that follows what others do keeps one connection open.
+  await page.waitForNetworkIdle({ concurrency: 2, idleTime: 200 });
   await page.evaluate(axe);
   return page.evaluate(async () => {
     const found: string[] = [];
