@@ -236,6 +236,8 @@ const shapes = {
   frostWatch: shape({ params: inGarden, query: work.frostQuery, answer: work.frostWatch }),
   frostCall: shape({ params: inGarden, body: work.frostCallInput, answer: work.session }),
   hours: shape({ params: inGarden, query: work.hoursQuery, answer: z.array(work.hoursOf) }),
+  saveGiven: shape({ params: thing, body: work.givenInput, answer: work.given }),
+  removeGiven: shape({ params: thing }),
   messages: shape({ params: inGarden, answer: z.array(work.message) }),
   remind: shape({ params: inGarden, body: work.remindInput, answer: work.written }),
   markSent: shape({ params: thing, body: work.sentInput, answer: work.message }),

@@ -94,6 +94,8 @@ export const summaries: Record<RouteName, string> = {
   frostWatch: 'What frost would harm, and who could cover it',
   frostCall: 'Call people out to cover',
   hours: 'Time people gave in a season',
+  saveGiven: 'Log time given outside a session: one’s own, or anybody’s for leads',
+  removeGiven: 'Take back time logged outside a session',
   messages: 'What was written to people, newest first',
   remind: 'Write reminders of sessions to come',
   markSent: 'Say that a call was made',

@@ -121,6 +121,8 @@ export const table = {
   frostWatch: line('GET', `${garden}/frost`, leads),
   frostCall: line('POST', `${garden}/frost`, leads),
   hours: line('GET', `${garden}/hours`, crewMembers),
+  saveGiven: line('PUT', `${garden}/hours/:id`, crewMembers, true),
+  removeGiven: line('DELETE', `${garden}/hours/:id`, crewMembers, true),
   messages: line('GET', `${garden}/messages`, coordinator),
   remind: line('POST', `${garden}/reminders`, coordinator),
   markSent: line('PUT', `${garden}/messages/:id/sent`, coordinator),

@@ -237,7 +237,7 @@ export async function loadDemo(store: Store): Promise<void> {
       tables.tools,
       tools.map(([name, count]) => ({ ...row(), name, count })),
     );
-    await put(tables.crewRules, [{ ...row(), id: gardenId, childRatio: 6, agreement }]);
+    await put(tables.crewRules, [{ ...row(), id: gardenId, childRatio: 6, agreement, remindDays: null }]);
     await put(tables.plotApplications, applications);
     await put(
       tables.rounds,

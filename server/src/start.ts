@@ -7,7 +7,7 @@ import { type Clock, openStore, type Store } from './database/store.ts';
 import { endStreams } from './http/events.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
-import { rotas } from './work/index.ts';
+import { keepReminding, rotas } from './work/index.ts';
 
 export interface Running {
   /** the address people use */
@@ -58,6 +58,7 @@ export async function start(options: StartOptions): Promise<Running> {
     await store.close();
     throw error;
   }
+  const endReminding = keepReminding(store, logger);
   return {
     url: url(),
     store,
@@ -68,6 +69,7 @@ export async function start(options: StartOptions): Promise<Running> {
       const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
       proposals.close();
       rotas.close();
+      await endReminding();
       await closed;
       clearTimeout(grace);
       await store.close();

@@ -244,6 +244,8 @@ export const allotment = z.object({
 export const crewRulesInput = z.strictObject({
   childRatio: z.number().int().min(1).max(40),
   agreement: words(6000),
+  /** reminders of sessions are written by themselves so many days before; null where only by hand */
+  remindDays: z.number().int().min(1).max(14).nullable(),
 });
 /** The version is null while nobody has set any. */
 export const crewRules = crewRulesInput.safeExtend({ version: version.nullable() });

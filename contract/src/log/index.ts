@@ -93,6 +93,7 @@ export type ChangeThing =
   | 'plotCare'
   | 'people'
   | 'rollCall'
+  | 'hours'
   | 'work'
   | 'message'
   | 'change'
@@ -123,7 +124,8 @@ export type ChangeVerb = `${ChangeThing}.${ChangeDeed}`;
 export const change = z.object({
   id,
   at: z.string(),
-  by: z.string(),
+  /** null where the clock did it */
+  by: z.string().nullable(),
   /** what was done, as `thing.verb` */
   verb: z.string(),
   /** the name or kind of what it was done to */

@@ -304,7 +304,17 @@ export const frostCallInput = z
   })
   .refine(({ from, to }) => from < to, { path: ['to'], message: 'endsBeforeStart', when: noIssueSoFar });
 
-/** Time people gave in a season's sessions. */
+/** Time somebody gave outside the sessions: watering in the week, a stall, paperwork. */
+export const givenInput = z.strictObject({
+  personId: id,
+  on: day,
+  minutes: z.number().int().min(5).max(1440),
+  /** what it was for */
+  what: line(80),
+});
+export const given = givenInput.safeExtend({ id, version });
+
+/** Time people gave in a season, in sessions and outside them. */
 export const hoursQuery = z.object({ year });
 export const hoursOf = z.object({
   personId: id,
@@ -317,12 +327,15 @@ export const hoursOf = z.object({
   headMinutes: z.number().int(),
   visits: z.array(
     z.object({
-      sessionId: id,
+      /** the session's, or that of time logged outside one */
+      id,
       title: z.string(),
       on: day,
       minutes: z.number().int(),
       /** true where they were called by name; false where the length of the session stands for it */
       counted: z.boolean(),
+      /** the version of time logged outside a session; null for a session */
+      given: version.nullable(),
     }),
   ),
 });
@@ -343,6 +356,7 @@ export type MoveInput = z.infer<typeof moveInput>;
 export type Message = z.infer<typeof message>;
 export type MessageKind = (typeof messageKinds)[number];
 export type FrostWatch = z.infer<typeof frostWatch>;
+export type GivenInput = z.infer<typeof givenInput>;
 export type HoursOf = z.infer<typeof hoursOf>;
 export type Rota = z.infer<typeof rota>;
 export type Session = z.infer<typeof session>;

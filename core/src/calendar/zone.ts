@@ -15,6 +15,10 @@ export function isTimeZone(zone: string): boolean {
 export const dayAt = (instant: number, zone: string): Day =>
   Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone).toPlainDate().toString();
 
+/** The hour it is in `zone` at an instant, 0 to 23. @param instant milliseconds since the epoch */
+export const hourAt = (instant: number, zone: string): number =>
+  Temporal.Instant.fromEpochMilliseconds(instant).toZonedDateTimeISO(zone).hour;
+
 /**
  * The instant of a wall-clock time. A time skipped in spring is taken after the gap, a time met twice in
  * autumn the first time (Temporal's "compatible").

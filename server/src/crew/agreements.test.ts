@@ -11,16 +11,26 @@ afterAll(() => harness.close());
 
 describe('crew rules', () => {
   it('are the usual ones until somebody says otherwise, and versioned from then on', async () => {
-    expect(await garden.ok('crewRules')).toEqual({ childRatio: 6, agreement: '', version: null });
+    expect(await garden.ok('crewRules')).toEqual({
+      childRatio: 6,
+      agreement: '',
+      remindDays: null,
+      version: null,
+    });
     const save = (childRatio: number, ifMatch?: number) =>
       garden.ask('saveCrewRules', {
-        body: { childRatio, agreement: 'Weeds out by June.' },
+        body: { childRatio, agreement: 'Weeds out by June.', remindDays: 2 },
         ...(ifMatch === undefined ? {} : { ifMatch }),
       });
     expect((await save(0)).problem.errors).toEqual([
       expect.objectContaining({ field: 'childRatio', code: 'atLeast' }),
     ]);
-    expect((await save(4)).body).toEqual({ childRatio: 4, agreement: 'Weeds out by June.', version: 1 });
+    expect((await save(4)).body).toEqual({
+      childRatio: 4,
+      agreement: 'Weeds out by June.',
+      remindDays: 2,
+      version: 1,
+    });
     expect((await save(5)).problem.code).toBe('versionNeeded');
     expect((await save(5, 1)).body.version).toBe(2);
   });

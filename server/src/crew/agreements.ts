@@ -14,9 +14,9 @@ const CHILD_RATIO = 6;
 /** What a garden asks of its crew; the usual until somebody says otherwise. */
 export async function crewRulesOf(manager: EntityManager, gardenId: string): Promise<CrewRules> {
   const row = await manager.findOneBy(crewRules, { id: gardenId });
-  return row
-    ? { childRatio: row.childRatio, agreement: row.agreement, version: row.version }
-    : { childRatio: CHILD_RATIO, agreement: '', version: null };
+  if (!row) return { childRatio: CHILD_RATIO, agreement: '', remindDays: null, version: null };
+  const { childRatio, agreement, remindDays, version } = row;
+  return { childRatio, agreement, remindDays, version };
 }
 
 type AgreementRoutes = Pick<Handlers, 'crewRules' | 'saveCrewRules' | 'myPlots' | 'acceptAgreement'>;

@@ -139,7 +139,7 @@ export type AgreementEntity = GardenRow & {
 export const crewRules = new EntitySchema<CrewRulesEntity>({
   name: 'crew_rules',
   foreignKeys: refersTo('crew_rules', { gardenId: 'garden' }),
-  columns: { ...gardenRow(), childRatio: whole(), agreement: longText() },
+  columns: { ...gardenRow(), childRatio: whole(), agreement: longText(), remindDays: maybe(whole()) },
 });
 
 export const agreements = new EntitySchema<AgreementEntity>({

@@ -2,7 +2,7 @@ import type { Person, PersonInput } from '@unity-acre/contract/crew';
 import { type EntityManager, In, IsNull, Not } from 'typeorm';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import { calendarAddresses, sessions, signUps } from '../work/entity.ts';
+import { calendarAddresses, givenHours, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
 import { invitations, type PersonEntity, people, plotApplications } from './entity.ts';
 
@@ -95,6 +95,12 @@ export const peopleRoutes: PeopleRoutes = {
         throw invalid('guardianId', 'isGuardian');
       for (const row of await manager.findBy(signUps, { personId: params.id, gardenId: params.gardenId })) {
         await writing.removeFound(signUps, row);
+      }
+      for (const row of await manager.findBy(givenHours, {
+        personId: params.id,
+        gardenId: params.gardenId,
+      })) {
+        await writing.removeFound(givenHours, row);
       }
       for (const row of await manager.findBy(plotApplications, { personId: params.id })) {
         await writing.removeFound(plotApplications, row);

@@ -16,6 +16,7 @@ import { gardens, stationRecords } from '../place/entity.ts';
 import { plantings, wishes } from '../season/entity.ts';
 import {
   calendarAddresses,
+  givenHours,
   messages,
   rounds,
   sessions,
@@ -53,6 +54,7 @@ export const tables = {
   tools,
   signUps,
   workDone,
+  givenHours,
   messages,
   calendarAddresses,
   entries,

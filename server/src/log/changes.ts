@@ -4,11 +4,13 @@ import { people } from '../crew/entity.ts';
 import { undo } from '../database/change.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
-import { type ChangeEntity, changes } from './entity.ts';
+import { BY_THE_CLOCK, type ChangeEntity, changes } from './entity.ts';
 import { pageOf } from './page.ts';
 
 const mayUndo = (change: ChangeEntity, person: { id: string; role: string }): boolean =>
-  change.undoneById === null && (change.personId === person.id || person.role === 'coordinator');
+  change.undoneById === null &&
+  change.personId !== BY_THE_CLOCK &&
+  (change.personId === person.id || person.role === 'coordinator');
 
 export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
   changes: async ({ store, params, query, member }) => {
@@ -24,7 +26,7 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
       changes: rows.map((row) => ({
         id: row.id,
         at: row.at,
-        by: names.get(row.personId) ?? '',
+        by: row.personId === BY_THE_CLOCK ? null : (names.get(row.personId) ?? ''),
         verb: row.verb,
         what: row.what,
         undone: row.undoneById !== null,

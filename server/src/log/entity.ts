@@ -25,6 +25,9 @@ export interface RowChange {
   after: GardenRow | null;
 }
 
+/** Who did what nobody asked for just then. It is not undone: what was sent is sent. */
+export const BY_THE_CLOCK = '';
+
 /** A line of the audit trail: one transaction. */
 export interface ChangeEntity {
   id: string;

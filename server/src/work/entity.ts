@@ -1,4 +1,5 @@
 import type {
+  GivenInput,
   Message,
   RoundInput,
   Session,
@@ -32,6 +33,8 @@ export type MessageEntity = GardenRow &
     /** the time of the session as it was written; empty for what is about none */
     about: string;
   };
+/** Time given outside the sessions. */
+export type GivenEntity = GardenRow & GivenInput;
 export type ToolEntity = GardenRow & ToolInput;
 /** A task ticked off by hand. Its id is the task's. */
 export type TaskMarkEntity = GardenRow & {
@@ -164,6 +167,19 @@ export const workDone = new EntitySchema<WorkDoneEntity>({
     { name: 'work_done_once', columns: ['sessionId', 'taskId'], unique: true },
     { name: 'work_done_garden', columns: ['gardenId'] },
   ],
+});
+
+export const givenHours = new EntitySchema<GivenEntity>({
+  name: 'given_hours',
+  foreignKeys: refersTo('given_hours', { personId: 'person' }),
+  columns: {
+    ...gardenRow(),
+    personId: text(),
+    on: { ...text(), name: 'onDay' },
+    minutes: whole(),
+    what: text(),
+  },
+  indices: [{ name: 'given_hours_garden', columns: ['gardenId', 'on'] }],
 });
 
 export const messages = new EntitySchema<MessageEntity>({

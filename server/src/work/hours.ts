@@ -3,14 +3,16 @@ import { minutesThere, pledgeOf } from '@unity-acre/core/crew';
 import { seasonYearOf } from '@unity-acre/core/place';
 import { group } from 'd3-array';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
-import { people } from '../crew/entity.ts';
+import type { Member } from '../crew/caller.ts';
+import { type PersonEntity, people } from '../crew/entity.ts';
 import type { Handlers } from '../http/handle.ts';
+import { invalid, Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
-import { sessions, signUps } from './entity.ts';
+import { type GivenEntity, givenHours, sessions, signUps } from './entity.ts';
 import { placesOf } from './sessionViews.ts';
 
-/** What everybody gave in a season's sessions until a day, by person. Who leads one was there. */
+/** What everybody gave in a season until a day, by person, in sessions and outside them. Who leads a session was there. */
 async function visitsOf(
   manager: EntityManager,
   garden: GardenEntity,
@@ -38,14 +40,44 @@ async function visitsOf(
     for (const [personId, { minutes, counted: isCounted }] of there) {
       if (minutes === 0) continue;
       const own = visits.get(personId) ?? [];
-      own.push({ sessionId: session.id, title: session.title, on: session.on, minutes, counted: isCounted });
+      own.push({
+        id: session.id,
+        title: session.title,
+        on: session.on,
+        minutes,
+        counted: isCounted,
+        given: null,
+      });
       visits.set(personId, own);
     }
   }
+  for (const { id, personId, on, minutes, what, version } of await manager.find(givenHours, {
+    where: { gardenId: garden.id, on: LessThanOrEqual(until) },
+    order: { on: 'ASC', id: 'ASC' },
+  })) {
+    if (seasonYearOf(garden.latitude, on) !== year) continue;
+    const own = visits.get(personId) ?? [];
+    own.push({ id, title: what, on, minutes, counted: true, given: version });
+    visits.set(personId, own);
+  }
+  for (const own of visits.values()) own.sort((a, b) => a.on.localeCompare(b.on));
   return visits;
 }
 
-export const hoursRoutes: Pick<Handlers, 'hours'> = {
+/** Somebody's whose hours the caller may log: one's own, one's children's, or anybody's for leads. */
+async function mayLogFor(
+  manager: EntityManager,
+  { garden, person }: Member,
+  personId: string,
+): Promise<PersonEntity> {
+  const one = await manager.findOneBy(people, { id: personId, gardenId: garden.id });
+  if (!one) throw invalid('personId', 'unknownPerson');
+  if (person.role === 'volunteer' && one.id !== person.id && one.guardianId !== person.id)
+    throw new Refusal('notAllowed');
+  return one;
+}
+
+export const hoursRoutes: Pick<Handlers, 'hours' | 'saveGiven' | 'removeGiven'> = {
   hours: async ({ store, member: { garden, person }, query }) => {
     const today = todayIn(garden, store.clock);
     const visits = await visitsOf(store.manager, garden, query.year, today);
@@ -66,5 +98,24 @@ export const hoursRoutes: Pick<Handlers, 'hours'> = {
       const { id: personId, name, pledged, headcount } = one;
       return { personId, name, pledged, minutes: done, headMinutes: done * headcount, visits: own };
     });
+  },
+
+  saveGiven: async ({ store, member, params, body, ifMatch, change }) => {
+    const one = await mayLogFor(store.manager, member, body.personId);
+    if (body.on > todayIn(member.garden, store.clock)) throw invalid('on', 'inFuture');
+    return change('hours.logged', one.name, async (writing) => {
+      const known = await writing.manager.findOneBy(givenHours, params);
+      if (known) await mayLogFor(writing.manager, member, known.personId);
+      const { gardenId: _, ...row } = await writing.put<GivenEntity>(givenHours, params.id, body, ifMatch);
+      return row;
+    });
+  },
+
+  removeGiven: async ({ store, member, params, ifMatch, change }) => {
+    const known = await store.manager.findOneBy(givenHours, params);
+    if (!known) throw new Refusal('notFound');
+    const one = await mayLogFor(store.manager, member, known.personId);
+    await change('hours.takenBack', one.name, (writing) => writing.remove(givenHours, params.id, ifMatch));
+    return { ok: true };
   },
 };

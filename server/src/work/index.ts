@@ -23,4 +23,5 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
+export { keepReminding, remindByTheClock } from './reminders.ts';
 export { rotas } from './rotas.ts';

@@ -24,8 +24,9 @@ export default function CrewRulesPage() {
 function Form({ rules }: { rules: CrewRules }) {
   const { t } = useTranslation(['plots', 'kit']);
   const save = useWrite('saveCrewRules', () => t('plots:rulesOf.saved'));
-  const valuesOf = ({ childRatio, agreement }: CrewRules) => ({
+  const valuesOf = ({ childRatio, agreement, remindDays }: CrewRules) => ({
     childRatio: String(childRatio),
+    remindDays: remindDays === null ? '' : String(remindDays),
     agreement,
   });
   const form = useBodyForm({
@@ -35,6 +36,7 @@ function Form({ rules }: { rules: CrewRules }) {
     toValues: valuesOf,
     toBody: (values, read) => ({
       childRatio: read.number('childRatio', values.childRatio),
+      remindDays: values.remindDays.trim() === '' ? null : read.number('remindDays', values.remindDays),
       agreement: values.agreement,
     }),
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
@@ -49,6 +51,15 @@ function Form({ rules }: { rules: CrewRules }) {
       >
         {(props) => (
           <input {...props} {...form.register('childRatio')} inputMode="numeric" className="input w-24" />
+        )}
+      </Field>
+      <Field
+        label={t('plots:rulesOf.remindDays')}
+        hint={t('plots:rulesOf.remindDaysHint')}
+        error={errors.remindDays?.message}
+      >
+        {(props) => (
+          <input {...props} {...form.register('remindDays')} inputMode="numeric" className="input w-24" />
         )}
       </Field>
       <Field

@@ -57,7 +57,7 @@ function ChangeRow({ change }: { change: Change }) {
       <span className={change.undone ? 'line-through' : ''}>
         {t(`changes:thing.${thing}`)} {t(`changes:verb.${deed}`)}
         {change.what && `: ${names.crop(change.what)}`}{' '}
-        <span className="text-ink-soft text-sm">{change.by}</span>
+        <span className="text-ink-soft text-sm">{change.by ?? t('changes:byClock')}</span>
       </span>
       {change.mayUndo ? (
         <Button

@@ -2,6 +2,7 @@ import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
+import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
 
 /** All migrations in order. A migration that has landed is never changed. */
@@ -11,4 +12,5 @@ export const migrations = [
   GroundAndPlan1764200000000,
   CrewAndRota1764300000000,
   SessionDay1764400000000,
+  HoursAndReminders1764500000000,
 ];

@@ -43,7 +43,7 @@ export function Certificate({ hours, year, heads, onClose }: Props) {
         )}
         <ul className="mt-6 text-sm">
           {hours.visits.map((visit) => (
-            <li key={visit.sessionId} className="flex justify-between gap-4 border-black/25 border-b py-1">
+            <li key={visit.id} className="flex justify-between gap-4 border-black/25 border-b py-1">
               <span>
                 {dates.long(visit.on)}, {visit.title}
               </span>

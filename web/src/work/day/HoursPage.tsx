@@ -1,4 +1,5 @@
 import type { HoursOf } from '@unity-acre/contract/work';
+import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../kit/Button.tsx';
@@ -9,6 +10,8 @@ import { Bare, Loaded } from '../../kit/states.tsx';
 import { seasonYearOf } from '../../season/year.ts';
 import { SessionPaths } from '../SessionPaths.tsx';
 import { Certificate } from './Certificate.tsx';
+import { GivenSheet, type Visit } from './GivenSheet.tsx';
+import { VisitsSheet } from './VisitsSheet.tsx';
 
 /** How far back a season may be looked at. */
 const SEASONS = 5;
@@ -16,16 +19,25 @@ const SEASONS = 5;
 /** Hours people gave, against what they pledged, and their certificates. */
 export default function HoursPage() {
   const { t } = useTranslation('day');
-  const { garden } = useHere();
+  const { garden, personId } = useHere();
   const leads = useLeads();
   const now = seasonYearOf(garden, garden.today);
   const [year, setYear] = useState(now);
   const hours = useSeasonList('hours', year);
   const people = useList('people', leads);
+  const [logging, setLogging] = useState<{ personId: string; visit: Visit | null } | null>(null);
   return (
     <div className="flex flex-col gap-6">
       <div className="flex flex-col gap-6 print:hidden">
-        <h1>{t('hours.title')}</h1>
+        <div className="flex flex-wrap items-end justify-between gap-3">
+          <h1>{t('hours.title')}</h1>
+          {hours.data?.some((one) => one.personId === personId) && (
+            <Button look="act" onClick={() => setLogging({ personId, visit: null })}>
+              <Plus aria-hidden size={18} />
+              {t('hours.log')}
+            </Button>
+          )}
+        </div>
         <SessionPaths />
         <p className="max-w-prose text-ink-soft">{t('hours.lead')}</p>
         <label className="flex items-center gap-2">
@@ -47,17 +59,30 @@ export default function HoursPage() {
             list={list}
             year={year}
             heads={new Map(people.data?.map((one) => [one.id, one.headcount]))}
+            onCorrect={(personId, visit) => setLogging({ personId, visit })}
           />
         )}
       </Loaded>
+      {logging && <GivenSheet people={hours.data ?? []} {...logging} onClose={() => setLogging(null)} />}
     </div>
   );
 }
 
-function Table({ list, year, heads }: { list: HoursOf[]; year: number; heads: Map<string, number> }) {
+function Table({
+  list,
+  year,
+  heads,
+  onCorrect,
+}: {
+  list: HoursOf[];
+  year: number;
+  heads: Map<string, number>;
+  onCorrect(personId: string, visit: Visit): void;
+}) {
   const { t } = useTranslation('day');
   const { number } = useMeasure();
   const [shown, setShown] = useState<HoursOf | null>(null);
+  const [opened, setOpened] = useState<HoursOf | null>(null);
   const inHours = (minutes: number) => number(minutes / 60, 1);
   const given = list.filter(({ minutes, pledged }) => minutes > 0 || pledged !== null);
   if (given.every(({ minutes }) => minutes === 0)) return <Bare title={t('hours.none')} />;
@@ -90,6 +115,16 @@ function Table({ list, year, heads }: { list: HoursOf[]; year: number; heads: Ma
           onClose={() => setShown(null)}
         />
       )}
+      {opened && (
+        <VisitsSheet
+          hours={opened}
+          onEdit={(visit) => {
+            setOpened(null);
+            onCorrect(opened.personId, visit);
+          }}
+          onClose={() => setOpened(null)}
+        />
+      )}
       <section
         aria-label={t('hours.title')}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
@@ -118,7 +153,20 @@ function Table({ list, year, heads }: { list: HoursOf[]; year: number; heads: Ma
                 <th scope="row" className="border-line border-b py-1.5 text-left font-normal">
                   {one.name}
                 </th>
-                <td className={cell}>{one.visits.length}</td>
+                <td className={cell}>
+                  {one.visits.length > 0 ? (
+                    <button
+                      type="button"
+                      className="min-h-target min-w-target text-right underline"
+                      onClick={() => setOpened(one)}
+                    >
+                      {one.visits.length}
+                      <span className="sr-only">: {t('hours.of', { name: one.name })}</span>
+                    </button>
+                  ) : (
+                    0
+                  )}
+                </td>
                 <td className={`${cell} font-semibold`}>{inHours(one.minutes)}</td>
                 <td className={cell}>{one.pledged === null ? '–' : inHours(one.pledged)}</td>
                 <td className={`${cell} ${left(one) > 0 ? 'text-beet' : ''}`}>
