@@ -188,7 +188,7 @@ export const rotaInput = z
       .nullable()
       .default(null),
     /** for the solver, all goals together */
-    seconds: z.number().min(1).max(300).default(30),
+    seconds: z.number().min(1).max(300).default(60),
   })
   .refine(({ from, until }) => from <= until, {
     path: ['until'],

@@ -25,6 +25,14 @@ export class Mip {
     return this.columns.push({ name, worth, upper, whole }) - 1;
   }
 
+  /** The same model, to be added to without changing this one. */
+  copy(): Mip {
+    const other = new Mip();
+    for (const column of this.columns) other.columns.push(column);
+    for (const row of this.rows) other.rows.push(row);
+    return other;
+  }
+
   row(name: string, terms: Row['terms'], least: number, most: number): void {
     this.rows.push({ name, terms, least, most });
   }

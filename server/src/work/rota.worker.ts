@@ -9,7 +9,7 @@ import type { RotaFound, RotaTaskData } from './rotas.ts';
 /** Nearer to the best than this nothing is looked for, as a share. */
 const GAP = 1e-4;
 /** The most of the time left that one goal may take, so that some is left for the others. */
-const SHARE = 0.5;
+const SHARE = 0.7;
 
 const tell = (told: Told<RotaFound>) => parentPort!.postMessage(told);
 
@@ -17,9 +17,9 @@ async function run({ problem, repairing, seconds }: RotaTaskData): Promise<void>
   const end = Date.now() + seconds * 1000;
   const { goals, seats, placed, settled } = await makeRota(
     problem,
-    (mip, first, step) => {
+    (mip, first, step, exact) => {
       const left = Math.max(1, ((end - Date.now()) / 1000) * SHARE);
-      return solve(mip, { first, gap: GAP, seconds: left, step });
+      return solve(mip, { first, gap: exact ? 0 : GAP, seconds: left, step });
     },
     {
       repairing,

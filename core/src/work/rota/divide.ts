@@ -1,5 +1,5 @@
 import { canDo, hasSkill, workedMinutes } from './eligible.ts';
-import { type Part, partsOf } from './parts.ts';
+import { ableAmong, type Part, partsOf } from './parts.ts';
 import type { RotaPerson, RotaSession, RotaTask } from './problem.ts';
 
 /** Who works at a task, and for how long; nobody for 0 minutes but to lend a hand where it takes more than one. */
@@ -55,7 +55,8 @@ export function divideParts(
   tasks: readonly RotaTask[],
   people: readonly RotaPerson[],
 ): Divided {
-  const parts = tasks.flatMap((task) => partsOf(task, session, people));
+  const able = ableAmong(people);
+  const parts = tasks.flatMap((task) => partsOf(task, session, people, able));
   const room = people.map(({ pace }) => pace * workedMinutes(session));
   const given: Map<number, number>[] = parts.map(() => new Map());
   const owing = parts.map(({ minutes }) => minutes);
@@ -83,6 +84,20 @@ export function divideParts(
   }
 
   return { parts, given, owing, room };
+}
+
+/**
+ * Parts of the work that together ask for more than all who may do any of them can give; none where all is given out.
+ * Source: the cut of a flow that cannot grow any more (Ford & Fulkerson 1956).
+ */
+export function beyondThem({ parts, given, owing }: Divided): number[] {
+  const found = new Set(owing.flatMap((minutes, i) => (minutes > 1e-6 ? [i] : [])));
+  for (const part of found) {
+    for (const person of parts[part]!.by) {
+      for (const [other, list] of given.entries()) if ((list.get(person) ?? 0) > 1e-9) found.add(other);
+    }
+  }
+  return [...found];
 }
 
 /** As few as can finish it, those with the most time left first, and those who would rather not last. */

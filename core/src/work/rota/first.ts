@@ -2,7 +2,7 @@ import { type Day, daysBetween, earlierOf } from '../../calendar/index.ts';
 import { balanceLoad } from './balance.ts';
 import { divideParts } from './divide.ts';
 import { canDo, hasSkill } from './eligible.ts';
-import { comesBefore, type RotaModel } from './model.ts';
+import { type Choices, comesBefore, type RotaModel } from './model.ts';
 import type { Part } from './parts.ts';
 import type { Rota, RotaPerson, RotaSession, RotaTask } from './problem.ts';
 import { type Filling, Seating } from './seating.ts';
@@ -20,7 +20,7 @@ const GLAD = -0.5;
  * A rota made by going through the tasks once, those that cannot wait first: each goes where those who come can do it, or where
  * the fewest have to be called. It keeps all rules and is what the solver begins with.
  */
-export function firstRota(model: RotaModel): Rota {
+export function firstRota(model: Choices): Rota {
   const { problem, seats, places } = model;
   const fixed = new Set(
     seats.filter((seat) => seat.fixed).map(({ person, session }) => `${person.id} ${session.id}`),
@@ -58,9 +58,11 @@ export function firstRota(model: RotaModel): Rota {
   const placedIn = new Map<string, RotaSession>();
   const awaited = new Set(problem.tasks.flatMap(({ after }) => after));
   const waiting = new Set(problem.tasks.map(({ id }) => id));
+  const locked = new Set(problem.taskLocks.map(({ taskId }) => taskId));
   const optionsOf = new Map<RotaTask, RotaSession[]>();
   for (const { task, session } of places) optionsOf.set(task, [...(optionsOf.get(task) ?? []), session]);
-  const place = (task: RotaTask): boolean => {
+  const { order, urgency } = inUrgency(problem.tasks);
+  const place = (task: RotaTask, inTime = false): boolean => {
     const before = task.after.filter((id) => waiting.has(id)).map((id) => placedIn.get(id));
     if (before.includes(undefined)) return false;
     let best: { filling: Filling; more: RotaPerson[]; burden: number } | null = null;
@@ -71,6 +73,7 @@ export function firstRota(model: RotaModel): Rota {
     const options = [...(optionsOf.get(task) ?? [])].sort((a, b) => off(a) - off(b));
     for (const session of options) {
       if (before.some((other) => !comesBefore(other!, session))) continue;
+      if (inTime && session.on > urgency.get(task.id)!.latest) continue;
       const filling = seating.fillings.get(session.id)!;
       const more = callsFor(task, filling);
       // Days with the wrong sky come last in the list: they are for what has no other.
@@ -88,12 +91,41 @@ export function firstRota(model: RotaModel): Rota {
     placedIn.set(task.id, best.filling.session);
     return true;
   };
+  /** Has a task done in the place of another, which goes elsewhere, or is left where it counts for less. */
+  const makeRoom = (task: RotaTask): boolean => {
+    const before = task.after.filter((id) => waiting.has(id)).map((id) => placedIn.get(id));
+    for (const session of optionsOf.get(task) ?? []) {
+      if (before.some((other) => !other || !comesBefore(other, session))) continue;
+      const filling = seating.fillings.get(session.id)!;
+      for (const other of filling.tasks.filter(({ id }) => !awaited.has(id) && !locked.has(id))) {
+        const tasks = filling.tasks;
+        filling.tasks = tasks.filter((one) => one !== other);
+        const more = callsFor(task, filling);
+        if (more) {
+          for (const person of more) seating.seat(person, filling);
+          filling.tasks.push(task);
+          placedIn.set(task.id, session);
+          placedIn.delete(other.id);
+          if (place(other) || countsForMore(task, other)) return true;
+          placedIn.delete(task.id);
+          placedIn.set(other.id, session);
+          for (const person of more) seating.unseat(person, filling);
+        }
+        filling.tasks = tasks;
+      }
+    }
+    return false;
+  };
   // Where a task alone would call people out for too little, it may do so together with what comes later.
-  let left = inUrgency(problem.tasks);
-  for (let before = left.length + 1; left.length < before; ) {
-    before = left.length;
-    left = left.filter((task) => !place(task));
+  // What others wait for goes where it is in time for them, and elsewhere only where that cannot be.
+  let left = order;
+  for (const inTime of [true, false]) {
+    for (let before = left.length + 1; left.length < before; ) {
+      before = left.length;
+      left = left.filter((task) => !place(task, inTime));
+    }
   }
+  for (const task of left) makeRoom(task);
   for (const task of problem.tasks) {
     const session = placedIn.get(task.id);
     if (!session || !task.poorSky.includes(session.on) || awaited.has(task.id)) continue;
@@ -114,7 +146,7 @@ export function firstRota(model: RotaModel): Rota {
 }
 
 /** Seats who is fixed by hand, and of those who were promised as many as the rules allow; guardians before those they come with. */
-function seatExpected({ problem, seats }: RotaModel, seating: Seating): void {
+function seatExpected({ problem, seats }: Choices, seating: Seating): void {
   const known = new Map(seats.map((seat) => [`${seat.person.id} ${seat.session.id}`, seat]));
   for (const { person, session, fixed } of seats) {
     if (fixed) seating.seat(person, seating.fillings.get(session.id)!);
@@ -129,8 +161,11 @@ function seatExpected({ problem, seats }: RotaModel, seating: Seating): void {
   }
 }
 
-/** What cannot wait first, and always after what comes before it. */
-function inUrgency(tasks: readonly RotaTask[]): RotaTask[] {
+const countsForMore = (one: RotaTask, other: RotaTask): boolean =>
+  one.critical === other.critical ? one.minutes > other.minutes : one.critical;
+
+/** What cannot wait first, and always after what comes before it; with each how long it and what waits for it can wait. */
+function inUrgency(tasks: readonly RotaTask[]) {
   const byId = new Map(tasks.map((task) => [task.id, task]));
   // What others wait for cannot wait longer than they can.
   const urgency = new Map(tasks.map((task) => [task.id, { critical: task.critical, latest: task.latest }]));
@@ -164,7 +199,7 @@ function inUrgency(tasks: readonly RotaTask[]): RotaTask[] {
     order.add(task);
   };
   for (const task of sorted) visit(task, new Set());
-  return [...order];
+  return { order: [...order], urgency };
 }
 
 /** The rota of those who are fixed by hand, with no work at all. */
@@ -176,9 +211,8 @@ export const idleRota = (model: RotaModel): Float64Array =>
     placed: [],
   });
 
-/** The values of all a model's columns that follow from a rota that keeps its rules. */
-export function valuesOf(model: RotaModel, rota: Rota): Float64Array {
-  const { problem, mip, seats, places } = model;
+/** The values of the columns that are chosen, for a rota; 0 for those that follow from them. */
+export function chosenValues({ mip, seats, places }: Choices, rota: Rota): Float64Array {
   const values = new Float64Array(mip.columns.length);
   const comes = new Set(rota.seats.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
   const done = new Set(rota.placed.map(({ taskId, sessionId }) => `${taskId} ${sessionId}`));
@@ -186,6 +220,15 @@ export function valuesOf(model: RotaModel, rota: Rota): Float64Array {
     if (comes.has(`${person.id} ${session.id}`)) values[column] = 1;
   for (const { task, session, column } of places)
     if (done.has(`${task.id} ${session.id}`)) values[column] = 1;
+  return values;
+}
+
+/** The values of all a model's columns that follow from a rota that keeps its rules. */
+export function valuesOf(model: RotaModel, rota: Rota): Float64Array {
+  const { problem } = model;
+  const values = chosenValues(model, rota);
+  const comes = new Set(rota.seats.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
+  const done = new Set(rota.placed.map(({ taskId, sessionId }) => `${taskId} ${sessionId}`));
   for (const session of problem.sessions) {
     const people = problem.people.filter(({ id }) => comes.has(`${id} ${session.id}`));
     const tasks = problem.tasks.filter(({ id }) => done.has(`${id} ${session.id}`));
@@ -219,7 +262,10 @@ function setFlows(
 }
 
 /** What people owe and what is wished, from who comes. */
-function followingColumns({ seats, followers }: RotaModel, values: Float64Array): void {
+export function followingColumns(
+  { seats, followers }: Pick<RotaModel, 'seats' | 'followers'>,
+  values: Float64Array,
+): void {
   const turns = new Map<string, number>();
   for (const { person, session, column } of seats)
     turns.set(person.id, (turns.get(person.id) ?? 0) + (values[column]! > 0.5 ? session.turns : 0));

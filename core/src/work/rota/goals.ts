@@ -23,14 +23,83 @@ const repairOrder: readonly GoalName[] = [
 /** The goals in the order in which they are reached. */
 export const goalOrder = (repairing: boolean): readonly GoalName[] => (repairing ? repairOrder : goalNames);
 
-/** Adds the columns that say what people owe and who is together, and makes the goals of a model. */
-export function goalsOf(
+/** The goals about the work: that nothing critical is missed, how much is done, and under which sky. */
+export function workGoalsOf(places: RotaModel['places']): LinearGoal<GoalName>[] {
+  const tasks = [...new Set(places.map(({ task }) => task))];
+  const critical = places.filter(({ task }) => task.critical);
+  const poor = places.filter(({ task, session }) => task.poorSky.includes(session.on));
+  return [
+    {
+      name: 'critical',
+      terms: critical.map(({ column }) => [column, 1]),
+      most: tasks.filter((task) => task.critical).length,
+      least: 0,
+      whole: true,
+    },
+    {
+      name: 'minutes',
+      terms: places.map(({ task, column }) => [column, task.minutes]),
+      most: tasks.reduce((sum, { minutes }) => sum + minutes, 0),
+      least: 0,
+      whole: tasks.every(({ minutes }) => Number.isInteger(minutes)),
+    },
+    {
+      name: 'sky',
+      terms: poor.map(({ column }) => [column, -1]),
+      most: 0,
+      least: -tasks.length,
+      whole: true,
+    },
+  ];
+}
+
+/** The goal of leaving what was promised as it is. */
+export function keptGoalOf(problem: RotaProblem, seats: RotaModel['seats']): LinearGoal<GoalName> {
+  const promised = new Set(problem.promised.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
+  const terms = seats
+    .filter(({ person, session }) => promised.has(`${person.id} ${session.id}`))
+    .map(({ column }): Term => [column, 1]);
+  return { name: 'kept', terms, most: terms.length, least: 0, whole: true };
+}
+
+/** Adds the columns that say what people owe and who is together, and makes the goals about people. */
+export function peopleGoalsOf(
   problem: RotaProblem,
   mip: Mip,
   seats: RotaModel['seats'],
-  places: RotaModel['places'],
   seatsBy: Map<string, RotaModel['seats']>,
 ): { goals: LinearGoal<GoalName>[]; followers: RotaModel['followers'] } {
+  const { shortfall, spread, owing } = owingColumns(mip, seatsBy);
+  const wishes = togetherTerms(mip, seats);
+  const open = new Map([...seatsBy].map(([id, own]) => [id, turnsOpen(own)]));
+  const short = owing.map(({ person }) => Math.max(0, person.owed - open.get(person.id)!));
+  const whole = [
+    ...seats.map(({ session }) => session.turns),
+    ...owing.map(({ person }) => person.owed),
+  ].every(Number.isInteger);
+  const goals: LinearGoal<GoalName>[] = [
+    {
+      name: 'shortfall',
+      terms: [[shortfall, -1]],
+      most: -Math.max(0, ...short),
+      least: -Math.max(0, ...owing.map(({ person }) => person.owed)),
+      whole,
+    },
+    {
+      name: 'spread',
+      terms: spread,
+      most: -short.reduce((sum, one) => sum + one, 0),
+      least: -owing.reduce((sum, { person }) => sum + Math.max(person.owed, open.get(person.id)!), 0),
+      whole,
+    },
+    { name: 'together', terms: wishes.terms, most: wishes.terms.length, least: 0, whole: true },
+    keptGoalOf(problem, seats),
+  ];
+  return { goals, followers: { shortfall, owing, together: wishes.together } };
+}
+
+/** What each person gives less or more than they owe, and the largest shortfall of all. */
+function owingColumns(mip: Mip, seatsBy: Map<string, RotaModel['seats']>) {
   const shortfall = mip.column('largest shortfall', 0, { upper: any, whole: false });
   const spread: Term[] = [];
   const owing: RotaModel['followers']['owing'] = [];
@@ -55,50 +124,7 @@ export function goalsOf(
     spread.push([under, -1], [over, -1]);
     owing.push({ person, under, over });
   }
-  const promised = new Set(problem.promised.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
-  const wishes = togetherTerms(mip, seats);
-  const kept: Term[] = seats
-    .filter(({ person, session }) => promised.has(`${person.id} ${session.id}`))
-    .map(({ column }) => [column, 1]);
-  const short = owing.map(({ person }) => Math.max(0, person.owed - turnsOpen(seatsBy.get(person.id) ?? [])));
-  const tasks = [...new Set(places.map(({ task }) => task))];
-  const critical = places.filter(({ task }) => task.critical);
-  const poor = places.filter(({ task, session }) => task.poorSky.includes(session.on));
-  const total = tasks.reduce((sum, { minutes }) => sum + minutes, 0);
-  const turnsAreWhole = [
-    ...seats.map(({ session }) => session.turns),
-    ...owing.map(({ person }) => person.owed),
-  ].every(Number.isInteger);
-  const goals: LinearGoal<GoalName>[] = [
-    {
-      name: 'critical',
-      terms: critical.map(({ column }) => [column, 1]),
-      most: tasks.filter((task) => task.critical).length,
-      whole: true,
-    },
-    {
-      name: 'minutes',
-      terms: places.map(({ task, column }) => [column, task.minutes]),
-      most: total,
-      whole: tasks.every(({ minutes }) => Number.isInteger(minutes)),
-    },
-    { name: 'sky', terms: poor.map(({ column }) => [column, -1]), most: 0, whole: true },
-    {
-      name: 'shortfall',
-      terms: [[shortfall, -1]],
-      most: -Math.max(0, ...short),
-      whole: turnsAreWhole,
-    },
-    {
-      name: 'spread',
-      terms: spread,
-      most: -short.reduce((sum, one) => sum + one, 0),
-      whole: turnsAreWhole,
-    },
-    { name: 'together', terms: wishes.terms, most: wishes.terms.length, whole: true },
-    { name: 'kept', terms: kept, most: kept.length, whole: true },
-  ];
-  return { goals, followers: { shortfall, owing, together: wishes.together } };
+  return { shortfall, spread, owing };
 }
 
 const turnsOpen = (seats: RotaModel['seats']): number =>

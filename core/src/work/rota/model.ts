@@ -14,19 +14,30 @@ import {
   weekOf,
   workedMinutes,
 } from './eligible.ts';
-import { type GoalName, goalOrder, goalsOf } from './goals.ts';
-import { byWhoMay, type Part, partsOf } from './parts.ts';
+import { type GoalName, goalOrder, peopleGoalsOf, workGoalsOf } from './goals.ts';
+import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
 import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
-/** A rota's problem as a mixed-integer model with its goals. */
-export interface RotaModel {
+/** What there is to choose in a rota: the columns of its model, before anything is said of how they go together. */
+export interface Choices {
   problem: RotaProblem;
   mip: Mip;
-  goals: LinearGoal<GoalName>[];
   /** the columns of who may come when */
   seats: { person: RotaPerson; session: RotaSession; column: number; fixed: boolean }[];
   /** the columns of what may be done when */
   places: { task: RotaTask; session: RotaSession; column: number }[];
+  /** by session, those who may come, and which of them may do a task */
+  mayCome: ReadonlyMap<string, MayCome>;
+}
+
+interface MayCome {
+  people: readonly RotaPerson[];
+  able: (task: RotaTask) => number[];
+}
+
+/** A rota's problem as a mixed-integer model with its goals. */
+export interface RotaModel extends Choices {
+  goals: LinearGoal<GoalName>[];
   /** the columns of minutes given, by session: who gives them, and to which parts of the work */
   flows: Map<string, { givers: Set<string>; parts: Set<Part>; column: number }[]>;
   /** the work of each session's tasks in parts, as the flows know them */
@@ -40,7 +51,7 @@ export interface RotaModel {
 }
 
 type Term = [column: number, times: number];
-const groupBy = <T, K>(list: readonly T[], key: (one: T) => K): Map<K, T[]> => {
+export const groupBy = <T, K>(list: readonly T[], key: (one: T) => K): Map<K, T[]> => {
   const groups = new Map<K, T[]>();
   for (const one of list) {
     const known = groups.get(key(one));
@@ -52,16 +63,33 @@ const groupBy = <T, K>(list: readonly T[], key: (one: T) => K): Map<K, T[]> => {
 const none = Number.NEGATIVE_INFINITY;
 const any = Number.POSITIVE_INFINITY;
 
+/** Who may come when and what may be done when, as far as that can be said of each alone. */
+export function choicesOf(problem: RotaProblem): Choices {
+  const mip = new Mip();
+  const seats = seatColumns(problem, mip);
+  const seatsOf = groupBy(seats, ({ session }) => session.id);
+  const mayCome = new Map(
+    problem.sessions.map(({ id }) => {
+      const people = (seatsOf.get(id) ?? []).map(({ person }) => person);
+      return [id, { people, able: ableAmong(people) }] as const;
+    }),
+  );
+  return { problem, mip, seats, places: placeColumns(problem, mip, mayCome), mayCome };
+}
+
 /**
  * Builds the model. In each session the work of its tasks must be divisible among those who come and may do it: a flow from
  * what is asked (parts that the same people may do) to who can give it (people who may do the same), which is exact and stays
  * small however many people there are.
  */
-export function rotaModel(problem: RotaProblem, repairing = false): RotaModel {
-  const mip = new Mip();
-  const seats = seatColumns(problem, mip);
+export function rotaModel(
+  problem: RotaProblem,
+  repairing = false,
+  choices: Choices = choicesOf(problem),
+): RotaModel {
+  const { seats, places, mayCome } = choices;
+  const mip = choices.mip.copy();
   const seatsOf = groupBy(seats, ({ session }) => session.id);
-  const places = placeColumns(problem, mip, seatsOf);
   const seatsBy = groupBy(seats, ({ person }) => person.id);
   const placesOf = groupBy(places, ({ session }) => session.id);
   const placesBy = groupBy(places, ({ task }) => task.id);
@@ -71,8 +99,8 @@ export function rotaModel(problem: RotaProblem, repairing = false): RotaModel {
     const here = seatsOf.get(session.id) ?? [];
     const work = placesOf.get(session.id) ?? [];
     roomRows(problem, mip, session, here);
-    const people = here.map(({ person }) => person);
-    const own = work.flatMap(({ task }) => partsOf(task, session, people));
+    const { people, able } = mayCome.get(session.id)!;
+    const own = work.flatMap(({ task }) => partsOf(task, session, people, able));
     parts.set(session.id, own);
     flows.set(session.id, divisible(mip, session, here, work, own));
     crewRows(mip, here, work);
@@ -90,12 +118,11 @@ export function rotaModel(problem: RotaProblem, repairing = false): RotaModel {
   orderRows(problem, mip, placesBy);
   for (const own of seatsBy.values()) personRows(mip, own);
   guardianRows(mip, seats);
-  const { goals, followers } = goalsOf(problem, mip, seats, places, seatsBy);
+  const { goals: ofPeople, followers } = peopleGoalsOf(problem, mip, seats, seatsBy);
+  const goals = [...workGoalsOf(places), ...ofPeople];
   return {
-    problem,
+    ...choices,
     mip,
-    seats,
-    places,
     flows,
     parts,
     followers,
@@ -120,7 +147,7 @@ function seatColumns(problem: RotaProblem, mip: Mip): RotaModel['seats'] {
 function placeColumns(
   problem: RotaProblem,
   mip: Mip,
-  seatsOf: Map<string, RotaModel['seats']>,
+  mayCome: ReadonlyMap<string, MayCome>,
 ): RotaModel['places'] {
   const locks = new Map(problem.taskLocks.map(({ taskId, sessionId }) => [taskId, sessionId]));
   const candidates: Place[] = [];
@@ -131,8 +158,7 @@ function placeColumns(
       // What was put somewhere by hand stays there, its window or not.
       if (lock !== undefined ? lock !== session.id : !isInWindow(task, session)) continue;
       if (missingTool(problem, task)) continue;
-      const people = (seatsOf.get(session.id) ?? []).map(({ person }) => person);
-      if (!couldBeDone(task, session, people)) continue;
+      if (!couldBeDone(task, session, mayCome.get(session.id)!)) continue;
       candidates.push({ task, session });
     }
   }
@@ -144,10 +170,10 @@ function placeColumns(
 }
 
 /** Whether a task could be done in a session by all who might come. */
-function couldBeDone(task: RotaTask, session: RotaSession, people: readonly RotaPerson[]): boolean {
+function couldBeDone(task: RotaTask, session: RotaSession, { people, able }: MayCome): boolean {
   const room = (by: readonly number[]) =>
     by.reduce((sum, i) => sum + people[i]!.pace, 0) * workedMinutes(session);
-  const parts = partsOf(task, session, people);
+  const parts = partsOf(task, session, people, able);
   return crewSuffices(task, people) && parts.every(({ minutes, by }) => minutes <= room(by) + 1e-6);
 }
 
@@ -174,7 +200,12 @@ export const comesBefore = (before: RotaSession, after: RotaSession): boolean =>
   before.id === after.id || before.on < after.on || (before.on === after.on && before.to <= after.from);
 
 /** Heads, and children for those who look after them. What is fixed by hand may overfill a session; then nobody else comes. */
-function roomRows(problem: RotaProblem, mip: Mip, session: RotaSession, here: RotaModel['seats']): void {
+export function roomRows(
+  problem: RotaProblem,
+  mip: Mip,
+  session: RotaSession,
+  here: RotaModel['seats'],
+): void {
   const heads = ({ person }: { person: RotaPerson }) => person.adults + person.children;
   const fixedHeads = here.filter(({ fixed }) => fixed).reduce((sum, seat) => sum + heads(seat), 0);
   mip.row(
@@ -306,7 +337,7 @@ function orderRows(problem: RotaProblem, mip: Mip, placesBy: Map<string, RotaMod
 }
 
 /** Nobody is in two places at once, nor works more in a week than they want to. What is fixed by hand may exceed it. */
-function personRows(mip: Mip, own: RotaModel['seats']): void {
+export function personRows(mip: Mip, own: RotaModel['seats']): void {
   const person = own[0]!.person;
   for (const [i, one] of own.entries()) {
     for (const other of own.slice(i + 1)) {
@@ -335,7 +366,7 @@ function personRows(mip: Mip, own: RotaModel['seats']): void {
   }
 }
 
-function guardianRows(mip: Mip, seats: RotaModel['seats']): void {
+export function guardianRows(mip: Mip, seats: RotaModel['seats']): void {
   const columnOf = new Map(
     seats.map(({ person, session, column }) => [`${person.id} ${session.id}`, column]),
   );
@@ -356,7 +387,7 @@ function guardianRows(mip: Mip, seats: RotaModel['seats']): void {
 }
 
 /** A solver's values as a rota. */
-export function readRota({ seats, places }: RotaModel, values: ArrayLike<number>): Rota {
+export function readRota({ seats, places }: Choices, values: ArrayLike<number>): Rota {
   return {
     seats: seats
       .filter(({ column }) => values[column]! > 0.5)

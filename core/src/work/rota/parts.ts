@@ -12,13 +12,30 @@ export interface Part {
   by: readonly number[];
 }
 
+/** Finds who of a list of people may do a task, as places in the list; tasks that ask the same are looked at once. */
+export function ableAmong(people: readonly RotaPerson[]): (task: RotaTask) => number[] {
+  const known = new Map<string, number[]>();
+  return (task) => {
+    const kind = `${task.adultsOnly} ${task.strains.join(' ')}`;
+    const found =
+      known.get(kind) ?? people.flatMap((person, i) => (person.pace > 0 && canDo(person, task) ? [i] : []));
+    known.set(kind, found);
+    return found;
+  };
+}
+
 /**
  * A task's work as parts: what asks for a skill, one at it at a time, and the rest, for anybody who can.
  * @param people who may be in the session
  */
-export function partsOf(task: RotaTask, session: RotaSession, people: readonly RotaPerson[]): Part[] {
+export function partsOf(
+  task: RotaTask,
+  session: RotaSession,
+  people: readonly RotaPerson[],
+  ableFor = ableAmong(people),
+): Part[] {
   const minutes = costOf(task, session);
-  const able = people.flatMap((person, i) => (person.pace > 0 && canDo(person, task) ? [i] : []));
+  const able = ableFor(task);
   if (task.skill === null) return [{ task, minutes, by: able }];
   const skilled = able.filter((i) => hasSkill(people[i]!, task));
   const share = minutes <= SHORT_TASK ? minutes : minutes / task.most;
