@@ -1,6 +1,16 @@
 import { seeded } from '@unity-acre/core/place';
-import { inOrderOf, type Mip, type Solver } from '@unity-acre/core/solving';
-import { goalNames, idleRota, makeRota, type RotaProblem, rotaModel } from '@unity-acre/core/work';
+import { broken, inOrderOf, type Mip, type Solver, worthOf } from '@unity-acre/core/solving';
+import {
+  choicesOf,
+  firstRota,
+  goalNames,
+  idleRota,
+  makeRota,
+  type RotaProblem,
+  rotaModel,
+  valuesOf,
+  whoComes,
+} from '@unity-acre/core/work';
 import {
   bestOfAll,
   brokenRules,
@@ -128,5 +138,49 @@ describe('the best rota', () => {
       expect(repaired.goals[1]!.name).toBe('kept');
       expect(repaired.goals[1]!.worth).toBe(after.promised.length);
     }
+  });
+});
+
+describe('who comes, where the days of the work are given', () => {
+  it('is as good as in the whole model with those days, where the work is divided as a flow', async () => {
+    for (const seed of [4, 9, 14, 23]) {
+      const problem = randomGarden(seeded(seed), { people: 12, sessions: 8, tasks: 20, weeks: 2 });
+      const choices = choicesOf(problem);
+      const rota = firstRota(choices);
+      const made = await whoComes(problem, choices.seats, rota, [], highs);
+      expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
+      expect(made.placed).toEqual(rota.placed);
+
+      const days = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
+      const locked = {
+        ...problem,
+        taskLocks: problem.tasks.map(({ id }) => ({ taskId: id, sessionId: days.get(id) ?? null })),
+      };
+      const whole = rotaModel(locked);
+      for (const { column } of whole.places) whole.mip.row(`stays ${column}`, [[column, 1]], 1, 1);
+      const goals = whole.goals.filter(({ name }) => made.goals.some((goal) => goal.name === name));
+      const theirs = await inOrderOf(whole.mip, goals, valuesOf(whole, rota), highs);
+      expect(made.goals, `garden ${seed}`).toEqual(theirs.reached);
+    }
+  });
+
+  it('adds what a choice misses, and begins with trades that break no rule', async () => {
+    const problem = randomGarden(seeded(21), { people: 25, sessions: 16, tasks: 60, weeks: 3 });
+    const choices = choicesOf(problem);
+    const rota = firstRota(choices);
+    const begun: number[] = [];
+    const made = await whoComes(problem, choices.seats, rota, [], async (mip, first) => {
+      expect(broken(mip, first)).toEqual([]);
+      begun.push(worthOf(mip, first));
+      // A solver that sends everybody home but those who are fixed: nobody does the work.
+      const lazy = begun.length === 1 ? new Float64Array(first.length) : first;
+      if (begun.length === 2) expect(mip.rows.some(({ name }) => name.startsWith('missed'))).toBe(true);
+      return { values: lazy, bound: Number.POSITIVE_INFINITY, proved: false };
+    });
+    expect(brokenRules(problem, made)).toEqual([]);
+    const turns = (seats: typeof rota.seats) =>
+      problem.people.map(({ id }) => seats.filter(({ personId }) => personId === id).length);
+    expect(turns(made.seats)).toEqual(turns(rota.seats));
+    expect(worthsOf(problem, made)[5]).toBeGreaterThan(worthsOf(problem, rota)[5]!);
   });
 });

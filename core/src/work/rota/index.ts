@@ -6,3 +6,5 @@ export * from './model.ts';
 export * from './problem.ts';
 export * from './reasons.ts';
 export * from './solve.ts';
+export { attendanceModel } from './attendance.ts';
+export { whoComes } from './whoComes.ts';
