@@ -45,7 +45,7 @@ async function checkOthers(
 }
 
 /** Those under age are seen by coordinators, and by who leads a session they have signed up for. */
-async function seenBy(
+export async function seenBy(
   manager: EntityManager,
   { id, role, gardenId }: PersonEntity,
   rows: PersonEntity[],

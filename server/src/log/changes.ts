@@ -1,6 +1,7 @@
 import { CHANGE_HEADER } from '@unity-acre/contract';
 import { LessThan } from 'typeorm';
 import { people } from '../crew/entity.ts';
+import { seenBy } from '../crew/index.ts';
 import { undo } from '../database/change.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -12,6 +13,11 @@ const mayUndo = (change: ChangeEntity, person: { id: string; role: string }): bo
   change.personId !== BY_THE_CLOCK &&
   (change.personId === person.id || person.role === 'coordinator');
 
+/** Changes that name somebody. */
+const namesSomebody = ({ verb, rows }: ChangeEntity): boolean =>
+  ['person', 'plotApplication', 'rollCall', 'hours'].includes(verb.split('.')[0]!) ||
+  rows.some(({ entity }) => entity === people.options.name);
+
 export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
   changes: async ({ store, params, query, member }) => {
     const found = await store.manager.find(changes, {
@@ -22,13 +28,16 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
     const { rows, next } = pageOf(found, query.limit, (row) => row.id);
     const persons = await store.manager.findBy(people, { gardenId: params.gardenId });
     const names = new Map(persons.map((person) => [person.id, person.name]));
+    const isCoordinator = member.person.role === 'coordinator';
+    const seen = new Set((await seenBy(store.manager, member.person, persons)).map(({ name }) => name));
     return {
       changes: rows.map((row) => ({
         id: row.id,
         at: row.at,
         by: row.personId === BY_THE_CLOCK ? null : (names.get(row.personId) ?? ''),
         verb: row.verb,
-        what: row.what,
+        // Who is under age, or has left, is named to coordinators alone.
+        what: isCoordinator || !namesSomebody(row) || seen.has(row.what) ? row.what : '',
         undone: row.undoneById !== null,
         mayUndo: mayUndo(row, member.person),
       })),

@@ -1,3 +1,4 @@
+export { attendanceModel } from './attendance.ts';
 export * from './divide.ts';
 export * from './eligible.ts';
 export * from './first.ts';
@@ -6,5 +7,4 @@ export * from './model.ts';
 export * from './problem.ts';
 export * from './reasons.ts';
 export * from './solve.ts';
-export { attendanceModel } from './attendance.ts';
 export { whoComes } from './whoComes.ts';

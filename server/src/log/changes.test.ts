@@ -1,0 +1,35 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Harness, newId, type TestGarden } from '../testing/harness.ts';
+
+let harness: Harness;
+let garden: TestGarden;
+beforeAll(async () => {
+  harness = await Harness.open();
+  garden = await harness.setUp();
+});
+afterAll(() => harness.close());
+
+describe('the list of changes', () => {
+  it('names who is under age to coordinators, and to crew leads only where they lead them', async () => {
+    const ana = await garden.member('volunteer', 'Ana');
+    const lead = await garden.member('crewLead', 'Rae');
+    const minor = newId();
+    const body = {
+      name: 'Wren',
+      email: null,
+      role: 'volunteer',
+      household: '',
+      headcount: 1,
+      waitingSince: null,
+    };
+    const under = { kind: 'minor', guardianId: ana.id, channel: 'none' };
+    await garden.ok('savePerson', { params: { id: minor }, body: { ...body, ...under } as never });
+    const saved = async (cookie: string) =>
+      (await garden.ok('changes', { cookie })).changes.filter(({ verb }) => verb === 'person.saved')[0]!.what;
+    expect(await saved(garden.cookie)).toBe('Wren');
+    expect(await saved(lead.cookie)).toBe('');
+    const session = await garden.session({ on: '2026-05-23', leadId: lead.id });
+    await garden.ok('signUp', { params: { id: session.id, personId: minor } });
+    expect(await saved(lead.cookie)).toBe('Wren');
+  });
+});
