@@ -92,8 +92,8 @@ it.each<['en' | 'es', Size]>([
 
   await goTo('sessions');
   await hand.press(w.work.call);
-  await hand.write(w.work.title, 'Peas in');
-  await hand.setDate(w.work.on, `${nextYear}-04-20`);
+  await hand.write(w.rota.sheet.title, 'Peas in');
+  await hand.setDate(w.rota.sheet.on, `${nextYear}-04-20`);
   await hand.click('li input[type="checkbox"]');
   await hand.press(w.kit.save);
   await hand.reads('Peas in');

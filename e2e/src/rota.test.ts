@@ -36,6 +36,21 @@ it('asks somebody when they can come, makes the rota, puts it into the sessions 
   // Who was not asked is told of; who was, is not.
   await hand.reads('Sol Marchetti-Boone');
   await hand.reads(rota.person.unsaid);
+
+  // What is left out by hand stays out when it is made again.
+  await hand.click(`::-p-text(${rota.hold.toggle})`);
+  const leave = `main li button[title="${rota.hold.leave}"]`;
+  await page.waitForSelector(leave);
+  const left = await page.$eval(leave, (button) => button.textContent!.split(': ')[1]!.trim());
+  await hand.click(leave);
+  await hand.reads(rota.hold.count.replace('{{n}}', '1'));
+  const before = page.url();
+  await hand.press(rota.hold.again);
+  await page.waitForFunction((url) => location.href !== url, {}, before);
+  await hand.reads(rota.apply);
+  await page.waitForSelector(`${leave}[aria-pressed="true"]`);
+  expect(await page.$eval(`${leave}[aria-pressed="true"]`, (button) => button.textContent)).toContain(left);
+
   await hand.press(rota.apply);
   await hand.reads(rota.isIn);
   const filled = (await sessions()).filter(({ rotaTaskIds }) => rotaTaskIds.length > 0);
@@ -73,10 +88,10 @@ it('says where it is not made, and counts a tool in the words of the garden', as
 it('calls a session every week as one, and lets a volunteer say when they can come', async () => {
   await hand.open('/sessions');
   await hand.press(w.work.call);
-  await hand.setDate(w.work.on, '2026-07-01');
+  await hand.setDate(w.rota.sheet.on, '2026-07-01');
   await hand.setDate(rota.repeat.label, '2026-07-25');
   await hand.press(w.kit.save);
-  await hand.reads(rota.repeat.saved.replace('{{n}}', '4').replace('{{title}}', w.work.usualTitle));
+  await hand.reads(rota.repeat.saved.replace('{{n}}', '4').replace('{{title}}', w.rota.sheet.usualTitle));
   const called = (await sessions()).filter(({ on }) => on >= '2026-07-01');
   expect(called.map(({ on }) => on)).toEqual(['2026-07-01', '2026-07-08', '2026-07-15', '2026-07-22']);
 

@@ -176,6 +176,14 @@ export const session = sessionInput.safeExtend({
 export const toolInput = z.strictObject({ name: line(40), count: z.number().int().min(0).max(500) });
 export const tool = toolInput.safeExtend({ id, version });
 
+/** What a coordinator holds in a rota before it is made again. */
+export const rotaHolds = z.strictObject({
+  /** who is to come, or not to */
+  people: z.array(z.strictObject({ personId: id, sessionId: id, comes: z.boolean() })).max(1000),
+  /** where a task is to be done; null for not at all */
+  tasks: z.array(z.strictObject({ taskId: taskIdShape, sessionId: id.nullable() })).max(1000),
+});
+
 export const rotaInput = z
   .strictObject({
     from: day,
@@ -187,6 +195,7 @@ export const rotaInput = z
       .strictObject({ sessionId: id, ...moveInput.shape })
       .nullable()
       .default(null),
+    holds: rotaHolds.default({ people: [], tasks: [] }),
     /** for the solver, all goals together */
     seconds: z.number().min(1).max(300).default(60),
   })
@@ -208,6 +217,7 @@ export const rota = z.object({
   from: day,
   until: day,
   applied: z.boolean(),
+  holds: rotaHolds,
   /** what becomes of a session for which the rest is repaired */
   move: z
     .object({ sessionId: id, to: z.object({ on: day, from: clockTime, to: clockTime }).nullable() })
@@ -358,5 +368,6 @@ export type MessageKind = (typeof messageKinds)[number];
 export type FrostWatch = z.infer<typeof frostWatch>;
 export type GivenInput = z.infer<typeof givenInput>;
 export type HoursOf = z.infer<typeof hoursOf>;
+export type RotaHolds = z.infer<typeof rotaHolds>;
 export type Rota = z.infer<typeof rota>;
 export type Session = z.infer<typeof session>;

@@ -23,5 +23,5 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
-export { keepReminding, remindByTheClock } from './reminders.ts';
+export { keepReminding } from './reminders.ts';
 export { rotas } from './rotas.ts';

@@ -1,4 +1,4 @@
-import type { MoveInput, TaskView } from '@unity-acre/contract/work';
+import type { MoveInput, RotaHolds, TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/calendar';
 import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
@@ -309,3 +309,28 @@ async function poorDays(
 /** The sessions of some days, to see whether they are still as they were. */
 export const sessionsBetween = (manager: EntityManager, gardenId: string, from: Day, until: Day) =>
   manager.findBy(sessions, { gardenId, state: 'called', on: Between(from, until) });
+
+/**
+ * A rota's problem with what a coordinator holds in place or keeps out of it. What people said themselves, and what stands in
+ * a session by hand, comes before that; what is held of something that is not there any more says nothing.
+ */
+export function withHolds(problem: RotaProblem, holds: RotaHolds): RotaProblem {
+  const [sessionIds, personIds, taskIds] = [problem.sessions, problem.people, problem.tasks].map(
+    (list) => new Set<string>(list.map(({ id }) => id)),
+  ) as [Set<string>, Set<string>, Set<string>];
+  const byHand = new Set(problem.seatLocks.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
+  const fixed = new Set(problem.taskLocks.map(({ taskId }) => taskId));
+  const seats = holds.people.filter(
+    ({ personId, sessionId }) =>
+      personIds.has(personId) && sessionIds.has(sessionId) && !byHand.has(`${personId} ${sessionId}`),
+  );
+  const tasks = holds.tasks.filter(
+    ({ taskId, sessionId }) =>
+      taskIds.has(taskId) && !fixed.has(taskId) && (sessionId === null || sessionIds.has(sessionId)),
+  );
+  return {
+    ...problem,
+    seatLocks: [...problem.seatLocks, ...seats],
+    taskLocks: [...problem.taskLocks, ...tasks],
+  };
+}

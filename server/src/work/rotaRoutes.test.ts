@@ -181,6 +181,48 @@ describe('a rota', () => {
     expect(rota.sessions.find(({ sessionId }) => sessionId === called.id)!.taskIds).toContain(taskIds.at(-1));
   });
 
+  it('holds people and tasks where a coordinator wants them, and keeps out whom and what they leave out', async () => {
+    const first = await made();
+    const filled = first.sessions.find(({ taskIds, people }) => taskIds.length > 1 && people.length > 0)!;
+    const { sessionId } = filled;
+    const stands = (await garden.ok('sessions')).find(({ id }) => id === sessionId)!;
+    const isByHand = (id: string) => stands.taskIds.includes(id) && !stands.rotaTaskIds.includes(id);
+    const [out, kept] = filled.taskIds.filter((id) => !isByHand(id));
+    const { id: elsewhere } = await session({ on: '2026-06-27' });
+    const holds = {
+      people: [
+        { personId: cy, sessionId: elsewhere, comes: false },
+        { personId: ada, sessionId: elsewhere, comes: true },
+        { personId: newId(), sessionId, comes: true },
+      ],
+      tasks: [
+        { taskId: out!, sessionId: null },
+        { taskId: kept!, sessionId },
+        { taskId: 'gone', sessionId },
+      ],
+    };
+    const again = await made({ holds });
+    expect(again.state).toBe('done');
+    expect(again.holds).toEqual(holds);
+    expect(again.sessions.flatMap(({ taskIds }) => taskIds)).not.toContain(out);
+    expect(again.tasksLeft).toContainEqual(expect.objectContaining({ taskId: out, why: 'keptOut' }));
+    const at = (id: string) => again.sessions.find((one) => one.sessionId === id)!;
+    expect(at(sessionId).taskIds).toContain(kept);
+    const there = at(elsewhere).people.map(({ personId }) => personId);
+    expect(there).toContain(ada);
+    expect(there).not.toContain(cy);
+    await garden.ok('removeSession', { params: { id: elsewhere }, ifMatch: 1 });
+  });
+
+  it('holds nobody out who signed up, for that is theirs to say', async () => {
+    const own = await session({ on: '2026-06-20' });
+    await garden.ok('signUp', { params: { id: own.id, personId: cy } });
+    const holds = { people: [{ personId: cy, sessionId: own.id, comes: false }], tasks: [] };
+    const there = (await made({ holds })).sessions.find(({ sessionId }) => sessionId === own.id)!;
+    expect(there.people.map(({ personId }) => personId)).toContain(cy);
+    await garden.ok('removeSession', { params: { id: own.id }, ifMatch: 1 });
+  });
+
   it('repairs what is left when a session falls away: its work finds another day, other promises stand, one change', async () => {
     const off = await session({ on: '2026-06-13', from: '09:00', to: '10:00' });
     await session({ on: '2026-06-20' });

@@ -14,7 +14,7 @@ import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
 import { moveIn } from './moving.ts';
-import { rotaGround, sessionsBetween } from './rotaProblem.ts';
+import { rotaGround, sessionsBetween, withHolds } from './rotaProblem.ts';
 import { type RotaJob, rotas } from './rotas.ts';
 
 /** Tasks somebody put into a session: they stay there, whether the rota has people for them or not. */
@@ -59,7 +59,7 @@ function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
 
 function rotaView(job: RotaJob): Rota {
   const { id, state, found, about } = job;
-  const { from, until, appliedBy, ground, move } = about;
+  const { from, until, appliedBy, ground, move, holds } = about;
   const rota = found ?? { seats: [], placed: [], goals: [], settled: 'nothing' as const };
   const { people, tasks, sessions: list } = ground.problem;
   return {
@@ -69,6 +69,7 @@ function rotaView(job: RotaJob): Rota {
     from,
     until,
     applied: appliedBy !== null,
+    holds,
     move: move && { sessionId: move.sessionId, to: move.to },
     size: { people: people.length, sessions: list.length, tasks: tasks.length },
     goals: rota.goals,
@@ -161,9 +162,17 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     }
     const ground = await rotaGround(store.manager, garden, today, from, until, move);
     if (ground.sessions.length === 0) throw invalid('until', 'noSessions');
-    const about = { from, until, ground, appliedBy: null, move };
+    const problem = withHolds(ground.problem, body.holds);
+    const about = {
+      from,
+      until,
+      ground: { ...ground, problem },
+      appliedBy: null,
+      move,
+      holds: body.holds,
+    };
     const repairing = body.repairing || move !== null;
-    return rotaView(rotas.begin(garden.id, about, { problem: ground.problem, repairing, seconds }));
+    return rotaView(rotas.begin(garden.id, about, { problem, repairing, seconds }));
   },
 
   rota: async ({ store, params }) => {

@@ -1,3 +1,4 @@
+import type { RotaHolds } from '@unity-acre/contract/work';
 import type { Day } from '@unity-acre/core/calendar';
 import type { GoalReached } from '@unity-acre/core/solving';
 import type { GoalName, Rota, RotaProblem, Settled } from '@unity-acre/core/work';
@@ -21,6 +22,7 @@ interface About {
   until: Day;
   ground: RotaGround;
   move: SessionMove | null;
+  holds: RotaHolds;
   /** the change that put it into the sessions; null before, and again when that is undone */
   appliedBy: string | null;
 }

@@ -5,22 +5,22 @@ import { useNotices } from '../kit/notices.ts';
 
 /** The private address at which a calendar program finds one's own sessions. */
 export function CalendarAddress() {
-  const { t } = useTranslation(['work', 'kit']);
+  const { t } = useTranslation(['rota', 'kit']);
   const address = useList('calendarAddress').data?.address;
-  const make = useWrite('makeCalendarAddress', () => t('work:calendar.made'));
-  const revoke = useWrite('revokeCalendarAddress', () => t('work:calendar.revoked'));
+  const make = useWrite('makeCalendarAddress', () => t('rota:calendar.made'));
+  const revoke = useWrite('revokeCalendarAddress', () => t('rota:calendar.revoked'));
   const show = useNotices((notices) => notices.show);
   return (
     <section className="furrow">
-      <h2>{t('work:calendar.title')}</h2>
-      <p className="max-w-prose text-ink-soft">{t('work:calendar.lead')}</p>
+      <h2>{t('rota:calendar.title')}</h2>
+      <p className="max-w-prose text-ink-soft">{t('rota:calendar.lead')}</p>
       <div className="mt-2 flex flex-wrap gap-2">
         {address ? (
           <>
             <input
               readOnly
               value={address}
-              aria-label={t('work:calendar.title')}
+              aria-label={t('rota:calendar.title')}
               onFocus={(event) => event.target.select()}
               className="input max-w-xl"
             />
@@ -32,13 +32,13 @@ export function CalendarAddress() {
             >
               {t('kit:copy')}
             </Button>
-            <Button onClick={() => make.mutate({ body: {} })}>{t('work:calendar.again')}</Button>
+            <Button onClick={() => make.mutate({ body: {} })}>{t('rota:calendar.again')}</Button>
             <Button look="danger" onClick={() => revoke.mutate({})}>
-              {t('work:calendar.revoke')}
+              {t('rota:calendar.revoke')}
             </Button>
           </>
         ) : (
-          <Button onClick={() => make.mutate({ body: {} })}>{t('work:calendar.make')}</Button>
+          <Button onClick={() => make.mutate({ body: {} })}>{t('rota:calendar.make')}</Button>
         )}
       </div>
     </section>

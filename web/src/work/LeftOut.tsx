@@ -2,7 +2,10 @@ import type { Rota } from '@unity-acre/contract/work';
 import type { TaskReason } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../kit/dates.ts';
+import { HoldButtons } from './HoldButtons.tsx';
+import { holdTask, taskHold } from './holds.ts';
 import type { RotaNames } from './RotaPage.tsx';
+import type { Holding } from './RotaSessions.tsx';
 import { useTaskSentence } from './sentence.ts';
 import { useToolName } from './toolName.ts';
 
@@ -10,7 +13,15 @@ import { useToolName } from './toolName.ts';
 const SHOWN = 40;
 
 /** Tasks in no session: the fact that binds, and the smallest change that would help. */
-export function LeftOutTasks({ rota, names }: { rota: Rota; names: RotaNames }) {
+export function LeftOutTasks({
+  rota,
+  names,
+  holding,
+}: {
+  rota: Rota;
+  names: RotaNames;
+  holding: Holding | null;
+}) {
   const { t } = useTranslation(['rota', 'work']);
   const sentence = useTaskSentence();
   const words = useReasonWords(names);
@@ -18,17 +29,32 @@ export function LeftOutTasks({ rota, names }: { rota: Rota; names: RotaNames }) 
     const task = names.tasks.find(({ id }) => id === reason.taskId);
     return task ? [{ reason, task }] : [];
   });
+  // What was left out by hand can be let go of again: it stands first.
+  left.sort((a, b) => Number(b.reason.why === 'keptOut') - Number(a.reason.why === 'keptOut'));
   return (
     <section className="furrow">
       <h2>{t('rota:tasksLeft', { n: left.length })}</h2>
       {left.length === 0 && <p>{t('rota:allTasksIn')}</p>}
       <ul>
         {left.slice(0, SHOWN).map(({ reason, task }) => (
-          <li key={reason.taskId} className="border-line border-b py-1.5">
-            {sentence(task)}
-            <span className="block text-sm">
-              <span className="text-beet">{words.why(reason)}</span> {reason.fix && words.fix(reason.fix)}
+          <li
+            key={reason.taskId}
+            className="flex items-start justify-between gap-3 border-line border-b py-1.5"
+          >
+            <span>
+              {sentence(task)}
+              <span className="block text-sm">
+                <span className="text-beet">{words.why(reason)}</span> {reason.fix && words.fix(reason.fix)}
+              </span>
             </span>
+            {holding && reason.why === 'keptOut' && (
+              <HoldButtons
+                of={sentence(task)}
+                only={['leave']}
+                hold={taskHold(holding.holds, task.id)}
+                onHold={(next) => holding.change(holdTask(holding.holds, task.id, '', next))}
+              />
+            )}
           </li>
         ))}
       </ul>

@@ -1,6 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Person } from '@unity-acre/contract/crew';
-import type { Rota, Session, TaskView } from '@unity-acre/contract/work';
+import type { Rota, RotaHolds, Session, TaskView } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -15,6 +15,7 @@ import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useBothSeasons } from '../season/year.ts';
 import { Goals, useGoalWords } from './Goals.tsx';
+import { holdCount, noHolds } from './holds.ts';
 import { LeftOutPeople, LeftOutTasks } from './LeftOut.tsx';
 import { RotaSessions } from './RotaSessions.tsx';
 import { SessionPaths } from './SessionPaths.tsx';
@@ -84,6 +85,11 @@ function Making({ names }: { names: RotaNames }) {
   });
   const now = id === null || making.error ? undefined : making.data;
   const isWorking = now?.state === 'working';
+  const make = (holds: RotaHolds) =>
+    begin.mutate(
+      { body: { from, until, repairing, holds } },
+      { onSuccess: ({ data }) => setSearch({ rota: data.id }, { replace: true }) },
+    );
   const fieldError = (field: string) =>
     begin.error?.problem.errors?.find((error) => error.field === field)?.code;
   return (
@@ -92,10 +98,7 @@ function Making({ names }: { names: RotaNames }) {
         className="flex flex-wrap items-start gap-x-4 gap-y-2"
         onSubmit={(event) => {
           event.preventDefault();
-          begin.mutate(
-            { body: { from, until, repairing } },
-            { onSuccess: ({ data }) => setSearch({ rota: data.id }, { replace: true }) },
-          );
+          make(now?.holds ?? noHolds);
         }}
       >
         <Field label={t('from')} error={fieldError('from')}>
@@ -156,15 +159,40 @@ function Making({ names }: { names: RotaNames }) {
           <progress className="w-full max-w-xl" aria-label={t('make')} />
         </div>
       )}
-      {now && !isWorking && <Made key={now.id} rota={now} names={names} again={() => making.refetch()} />}
+      {now && !isWorking && (
+        <Made
+          key={now.id}
+          rota={now}
+          names={names}
+          refresh={() => making.refetch()}
+          again={make}
+          busy={begin.isPending}
+        />
+      )}
     </>
   );
 }
 
-function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): void }) {
+function Made({
+  rota,
+  names,
+  refresh,
+  again,
+  busy,
+}: {
+  rota: Rota;
+  names: RotaNames;
+  refresh(): void;
+  /** makes it again with what is held by hand */
+  again(holds: RotaHolds): void;
+  busy: boolean;
+}) {
   const { t } = useTranslation('rota');
   const { number } = useMeasure();
   const apply = useWrite('applyRota', () => t('applied'));
+  const [holds, setHolds] = useState(rota.holds);
+  const [isHolding, setIsHolding] = useState(holdCount(rota.holds) > 0);
+  const holding = isHolding && !rota.applied ? { holds, change: setHolds } : null;
   if (rota.state === 'failed') {
     return <p className="border-beet border-l-4 bg-beet-soft px-3 py-2 text-beet">{t('failed')}</p>;
   }
@@ -182,7 +210,7 @@ function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): v
           <Button
             look="act"
             disabled={apply.isPending}
-            onClick={() => apply.mutate({ params: { id: rota.id }, body: {} }, { onSuccess: again })}
+            onClick={() => apply.mutate({ params: { id: rota.id }, body: {} }, { onSuccess: refresh })}
           >
             {t('apply')}
           </Button>
@@ -196,11 +224,38 @@ function Made({ rota, names, again }: { rota: Rota; names: RotaNames; again(): v
       <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1.5fr)_minmax(0,1fr)]">
         <section className="furrow min-w-0">
           <h2>{t('perSession')}</h2>
-          <RotaSessions rota={rota} names={names} />
+          {!rota.applied && (
+            <div className="flex flex-wrap items-center gap-x-4 gap-y-1 print:hidden">
+              <label className="flex min-h-target items-center gap-2">
+                <input
+                  type="checkbox"
+                  className="size-5 accent-blossom-deep"
+                  checked={isHolding}
+                  onChange={(event) => setIsHolding(event.target.checked)}
+                />
+                {t('hold.toggle')}
+              </label>
+              {isHolding && (
+                <>
+                  <p className="basis-full text-ink-soft text-sm">{t('hold.hint')}</p>
+                  <span>{t('hold.count', { n: holdCount(holds) })}</span>
+                  <Button disabled={busy} onClick={() => again(holds)}>
+                    {t('hold.again')}
+                  </Button>
+                  {holdCount(holds) > 0 && (
+                    <Button look="quiet" onClick={() => setHolds(noHolds)}>
+                      {t('hold.clear')}
+                    </Button>
+                  )}
+                </>
+              )}
+            </div>
+          )}
+          <RotaSessions rota={rota} names={names} holding={holding} />
         </section>
         <div className="flex min-w-0 flex-col gap-6">
           <Goals goals={rota.goals} settled={rota.settled} />
-          <LeftOutTasks rota={rota} names={names} />
+          <LeftOutTasks rota={rota} names={names} holding={holding} />
           <LeftOutPeople rota={rota} names={names} />
         </div>
       </div>

@@ -52,13 +52,13 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
   const sentence = useTaskSentence();
   const remedy = useRemedy();
   const [id] = useState(() => session?.id ?? newId());
-  const save = useWrite('saveSession', ({ data }) => t('work:sessionSaved', { title: data.title }));
+  const save = useWrite('saveSession', ({ data }) => t('rota:sheet.sessionSaved', { title: data.title }));
   // Made once, so that what is sent again is the same.
   const [ids] = useState(() => Array.from({ length: MOST_REPEATED }, (_, i) => (i === 0 ? id : newId())));
   const callAll = useWrite('callSessions', ({ data }) =>
     t('rota:repeat.saved', { n: data.length, title: data[0]?.title }),
   );
-  const remove = useWrite('removeSession', () => t('work:sessionRemoved', { title: session?.title }));
+  const remove = useWrite('removeSession', () => t('rota:sheet.sessionRemoved', { title: session?.title }));
   const valuesOf = (row: Session): Values => ({
     ...row,
     leadId: row.leadId ?? '',
@@ -71,7 +71,7 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
     defaults: session
       ? valuesOf(session)
       : {
-          title: t('work:usualTitle'),
+          title: t('rota:sheet.usualTitle'),
           // The next Saturday, when most gardens meet.
           on: addDays(garden.today, (6 - weekday(garden.today) + 7) % 7),
           from: '09:00',
@@ -124,10 +124,10 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
   return (
     <Sheet open title={session ? session.title : t('work:call')} onClose={onClose}>
       <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
-        <Field label={t('work:title')} error={errors.title?.message}>
+        <Field label={t('rota:sheet.title')} error={errors.title?.message}>
           {(props) => <input {...props} {...form.register('title')} className="input" />}
         </Field>
-        <Field label={t('work:on')} error={errors.on?.message}>
+        <Field label={t('rota:sheet.on')} error={errors.on?.message}>
           {(props) => <input {...props} {...form.register('on')} type="date" className="input" />}
         </Field>
         {!session && (
@@ -136,22 +136,22 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
           </Field>
         )}
         <div className="grid grid-cols-2 gap-4">
-          <Field label={t('work:from')} error={errors.from?.message}>
+          <Field label={t('rota:sheet.from')} error={errors.from?.message}>
             {(props) => <input {...props} {...form.register('from')} type="time" className="input" />}
           </Field>
-          <Field label={t('work:to')} error={errors.to?.message}>
+          <Field label={t('rota:sheet.to')} error={errors.to?.message}>
             {(props) => <input {...props} {...form.register('to')} type="time" className="input" />}
           </Field>
-          <Field label={t('work:meetAt')} error={errors.meetAt?.message}>
+          <Field label={t('rota:sheet.meetAt')} error={errors.meetAt?.message}>
             {(props) => <input {...props} {...form.register('meetAt')} className="input" />}
           </Field>
-          <Field label={t('work:capacity')} error={errors.capacity?.message}>
+          <Field label={t('rota:sheet.capacity')} error={errors.capacity?.message}>
             {(props) => (
               <input {...props} {...form.register('capacity')} inputMode="numeric" className="input" />
             )}
           </Field>
         </div>
-        <Field label={t('work:lead')} error={errors.leadId?.message}>
+        <Field label={t('rota:sheet.lead')} error={errors.leadId?.message}>
           {(props) => (
             <select {...props} {...form.register('leadId')} className="input">
               <option value="">{t('work:noLead')}</option>
@@ -169,11 +169,11 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
             {...form.register('children')}
             className="size-5 shrink-0 accent-blossom-deep"
           />
-          {t('work:children')}
+          {t('rota:sheet.children')}
         </label>
         <fieldset>
           <legend className="font-semibold text-sm">{t('work:tasks')}</legend>
-          {fitting.length === 0 && <p className="text-ink-soft text-sm">{t('work:noFitting')}</p>}
+          {fitting.length === 0 && <p className="text-ink-soft text-sm">{t('rota:sheet.noFitting')}</p>}
           <ul className="max-h-64 overflow-y-auto">
             {fitting.map((task) => (
               <li key={task.id} className="border-line border-b">
@@ -187,7 +187,7 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
                   <span className="text-sm">
                     {sentence(task)}
                     {task.sessionId && task.sessionId !== id && (
-                      <span className="block text-ink-soft">{t('work:inAnother')}</span>
+                      <span className="block text-ink-soft">{t('rota:sheet.inAnother')}</span>
                     )}
                   </span>
                 </label>
@@ -196,14 +196,14 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
           </ul>
           {errors.taskIds?.message && <p className="text-beet text-sm">{remedy(errors.taskIds.message)}</p>}
         </fieldset>
-        <Field label={t('work:note')} hint={t('kit:optional')} error={errors.note?.message}>
+        <Field label={t('rota:sheet.note')} hint={t('kit:optional')} error={errors.note?.message}>
           {(props) => <textarea {...props} {...form.register('note')} rows={3} className="input" />}
         </Field>
         <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
         <SheetActions
           busy={form.busy}
           onCancel={onClose}
-          removeWords={t('work:callOff')}
+          removeWords={t('rota:sheet.callOff')}
           onRemove={
             session
               ? () => remove.mutate({ params: { id }, ifMatch: session.version }, { onSuccess: onClose })

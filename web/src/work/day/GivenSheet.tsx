@@ -70,7 +70,7 @@ export function GivenSheet({ people, personId, visit, onClose }: Props) {
           <Field label={t('hours.on')} error={errors.on?.message}>
             {(props) => <input {...props} {...form.register('on')} type="date" className="input" />}
           </Field>
-          <Field label={t('hours.howLong')} error={errors.minutes?.message && t('hours.howLongError')}>
+          <Field label={t('hours.howLong')} error={errors.minutes && 'hoursRange'}>
             {(props) => (
               <input {...props} {...form.register('minutes')} inputMode="decimal" className="input" />
             )}
