@@ -49,46 +49,52 @@ async function faults(page: Page): Promise<string[]> {
   });
 }
 
+const screens = [
+  '/',
+  '/ground',
+  '/ground/layout',
+  '/ground/sun',
+  '/ground/judgement',
+  '/ground/print',
+  '/season',
+  '/season/propose',
+  '/season/next',
+  '/season/labels',
+  '/seeds',
+  '/season/still',
+  '/season/crops',
+  '/season/crops/tomato',
+  '/crew',
+  '/crew/plots',
+  '/crew/walk',
+  '/crew/rules',
+  '/sessions',
+  '/sessions/day',
+  '/sessions/rota',
+  '/sessions/care',
+  '/sessions/frost',
+  '/sessions/messages',
+  '/sessions/hours',
+  '/sessions/tools',
+  '/sessions/mine',
+  '/log',
+  '/garden',
+  '/garden/climate',
+  '/garden/rules',
+];
+
 describe('every screen of the demo garden', () => {
-  const screens = [
-    '/',
-    '/ground',
-    '/ground/layout',
-    '/ground/sun',
-    '/ground/judgement',
-    '/ground/print',
-    '/season',
-    '/season/propose',
-    '/season/next',
-    '/season/labels',
-    '/seeds',
-    '/season/still',
-    '/season/crops',
-    '/season/crops/tomato',
-    '/crew',
-    '/crew/plots',
-    '/crew/walk',
-    '/crew/rules',
-    '/sessions',
-    '/sessions/day',
-    '/sessions/rota',
-    '/sessions/care',
-    '/sessions/frost',
-    '/sessions/messages',
-    '/sessions/hours',
-    '/sessions/tools',
-    '/sessions/mine',
-    '/log',
-    '/garden',
-    '/garden/climate',
-    '/garden/rules',
-  ];
   it('stands up to WCAG 2.2 AA in all sets of colours, without an error of its own', async () => {
     const { page, hand, troubles } = await signedIn('coordinator', { theme: 'light' });
     for (const screen of screens) {
       await hand.open(screen);
       expect(await faults(page), screen).toEqual([]);
     }
+    await hand.open('/');
+    await page.locator('main a[href^="/sessions/card/"]').click();
+    await hand.reads(w.day.card.how);
+    await hand.reads(w.day.safety);
+    expect(await faults(page), 'a card').toEqual([]);
     await hand.open('/ground');
     await page.locator('main ul a[href^="/ground/"]').click();
     await hand.reads(w.ground.facts.tap);
@@ -99,6 +105,16 @@ describe('every screen of the demo garden', () => {
     expect(troubles).toEqual([]);
     await page.browserContext().close();
   }, 300_000);
+
+  it('is no wider than a phone', async () => {
+    const { page, hand } = await demo.signedIn('coordinator', { language: 'es' }, 'phone');
+    for (const screen of screens) {
+      await hand.open(screen);
+      const wide = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect(wide, screen).toBeLessThanOrEqual(390);
+    }
+    await page.browserContext().close();
+  });
 });
 
 it('shows volunteers and receivers their own few things', async () => {

@@ -132,7 +132,7 @@ function Schools({ look, applications }: { look: AllotmentLook; applications: Pl
       aria-label={t('compare')}
       // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
       tabIndex={0}
-      className="mt-5 overflow-x-auto"
+      className="relative mt-5 overflow-x-auto"
     >
       <table className="w-full max-w-4xl table-fixed">
         <thead>

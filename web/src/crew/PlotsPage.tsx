@@ -84,7 +84,11 @@ export default function PlotsPage() {
                     <p className="text-sm">
                       {t('since')} {dates.bare(one.since)} {one.since.slice(0, 4)}
                     </p>
-                    <Button look="quiet" onClick={() => setEdited(one)}>
+                    <Button
+                      look="quiet"
+                      className="justify-self-start sm:justify-self-end"
+                      onClick={() => setEdited(one)}
+                    >
                       {t('change')}
                       <span className="sr-only">: {one.name}</span>
                     </Button>

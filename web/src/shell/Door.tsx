@@ -45,13 +45,13 @@ function Inside({ membership }: { membership: Membership }) {
         <HereProvider value={{ garden: data, personId, role, name }}>
           <a
             href="#page"
-            className="-translate-y-full fixed top-0 left-0 z-50 bg-blossom px-4 py-2 text-on-blossom focus:translate-y-0"
+            className="-translate-y-full fixed top-0 left-0 z-50 bg-blossom px-4 py-2 text-on-blossom focus:translate-y-0 print:hidden"
           >
             {t('skip')}
           </a>
-          <div className="flex min-h-dvh flex-col sm:flex-row">
+          <div className="flex min-h-dvh flex-col sm:flex-row print:min-h-0">
             <Rail />
-            <div className="flex min-w-0 flex-1 flex-col pb-20 sm:pb-0">
+            <div className="flex min-w-0 flex-1 flex-col pb-20 sm:pb-0 print:pb-0">
               {role !== 'receiver' && (
                 <div className="print:hidden">
                   <LogLine />

@@ -74,6 +74,11 @@ export const router = createBrowserRouter([
           screen('sessions/hours', () => import('../work/day/HoursPage.tsx'), 'rota', 'day'),
           screen('sessions/tools', () => import('../work/ToolsPage.tsx'), 'rota'),
           screen(
+            'sessions/card/:taskId',
+            () => import('../work/day/CardPage.tsx'),
+            ...(['rota', 'day', 'season', 'people', 'ground'] as const),
+          ),
+          screen(
             'sessions/:id',
             () => import('../work/day/SessionDay.tsx'),
             ...(['rota', 'day', 'season', 'people', 'ground'] as const),

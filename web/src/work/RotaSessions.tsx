@@ -116,7 +116,7 @@ function HeldPeople({
                 onHold={(next) => change(holdPerson(holds, id, session.id, next))}
               />
             ) : (
-              <span className="text-ink-soft">{t('hold.byHand')}</span>
+              <span className="shrink-0 text-ink-soft">{t('hold.byHand')}</span>
             )}
           </li>
         );
@@ -163,7 +163,7 @@ function TaskLine({
           onHold={(next) => holding.change(holdTask(holding.holds, task.id, session.id, next))}
         />
       )}
-      {holding && isByHand && <span className="text-ink-soft text-sm">{t('hold.byHand')}</span>}
+      {holding && isByHand && <span className="shrink-0 text-ink-soft text-sm">{t('hold.byHand')}</span>}
     </li>
   );
 }

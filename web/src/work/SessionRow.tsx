@@ -51,7 +51,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
         </span>
       </p>
       <div className="min-w-0">
-        <div className="flex items-start justify-between gap-x-4">
+        <div className="flex flex-col justify-between gap-x-4 sm:flex-row sm:items-start">
           <div className="min-w-0">
             <h3 className={isOff ? 'line-through' : ''}>
               <Link to={`/sessions/${session.id}`} className="hover:underline">
@@ -64,7 +64,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
                 .join(' · ')}
             </p>
           </div>
-          <span className="flex shrink-0 gap-1">
+          <span className="flex shrink-0 flex-wrap gap-1">
             {!past && !isOff && <SignUpButton session={session} />}
             {leads && onMove && !isOff && (
               <Button look="quiet" onClick={() => onMove(session)}>

@@ -29,7 +29,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
       <span className="hidden sm:block">{crop && <FamilyMark family={crop.family} size={22} />}</span>
       <span>
         <Link
-          to={task.bedIds.length === 1 ? `/ground/${task.bedIds[0]}` : '/ground'}
+          to={`/sessions/card/${task.id}`}
           className={`hover:underline ${task.state === 'done' ? 'line-through' : ''}`}
         >
           {sentence(task)}

@@ -78,7 +78,7 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
         {next ? t('day:care.next', { day: dates.short(next.on) }) : t('day:care.over')}
       </p>
       {onEdit && (
-        <Button look="quiet" onClick={() => onEdit(round)}>
+        <Button look="quiet" className="justify-self-start sm:justify-self-end" onClick={() => onEdit(round)}>
           {t('day:care.edit')}
           <span className="sr-only">
             : {t(`day:care.kind.${round.kind}`)}, {names.join(', ')}

@@ -129,7 +129,7 @@ function Table({
         aria-label={t('hours.title')}
         // biome-ignore lint/a11y/noNoninteractiveTabindex: a region that scrolls must be reachable by keyboard
         tabIndex={0}
-        className="overflow-x-auto print:hidden"
+        className="relative overflow-x-auto print:hidden"
       >
         <table className="w-full max-w-4xl">
           <thead>

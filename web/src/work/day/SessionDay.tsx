@@ -79,7 +79,8 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
   const own = session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []);
   const bedIds = [...new Set(own.flatMap((task) => task.bedIds))];
   return (
-    <div className="flex flex-col gap-6">
+    // On paper all of a usual session stands on one page.
+    <div className="flex flex-col gap-6 print:gap-3 print:[zoom:0.68]">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <div>
           <h1>{session.title}</h1>
@@ -106,9 +107,9 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
       </div>
       <MarksNote />
       {session.note && <p className="max-w-prose whitespace-pre-line">{session.note}</p>}
-      <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] xl:grid-rows-[auto_auto_1fr]">
+      <div className="grid items-start gap-x-10 gap-y-8 xl:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] xl:grid-rows-[auto_auto_1fr] print:grid-cols-[minmax(0,1.6fr)_minmax(0,1fr)] print:grid-rows-[auto_auto_1fr] print:gap-y-4">
         <RollCall session={session} people={people} mayMark={mayMark} />
-        <section className="furrow min-w-0 xl:col-start-1 xl:row-span-3 xl:row-start-1">
+        <section className="furrow min-w-0 xl:col-start-1 xl:row-span-3 xl:row-start-1 print:col-start-1 print:row-span-3 print:row-start-1">
           <h2>{t('work')}</h2>
           {own.length === 0 && <Bare title={t('noWork')} />}
           <ol>

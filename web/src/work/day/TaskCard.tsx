@@ -133,7 +133,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
       t('day:card.apart', { inRow: spacing(inRow), between: spacing(packing.betweenRows) }),
   ].filter(Boolean);
   return (
-    <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem]">
+    <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
       <div className="min-w-0">
         <p>{facts.join(', ')}</p>
         {how.length > 0 && <p>{how.join(' ')}</p>}
