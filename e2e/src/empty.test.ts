@@ -5,6 +5,7 @@ import { expect, it } from 'vitest';
 import { openBrowser, visit } from './browser.ts';
 import { beginGarden, Hand, speech } from './hand.ts';
 import { Program } from './program.ts';
+import { screens } from './screens.ts';
 
 /* A garden of which nothing is known but its place: every screen has something to say, and what is set stays set. */
 
@@ -27,10 +28,33 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
     ['/seeds', w.seedBox.lots.none],
     ['/ground/sun', w.layout.sun.noBeds],
     ['/ground/judgement', w.layout.judge.noBeds],
+    ['/crew/plots', w.plots.noneHint],
+    ['/crew/walk', w.plots.walk.none],
+    ['/sessions', w.work.noSessions],
+    ['/sessions/day', w.day.board.none],
+    ['/sessions/rota', w.rota.noSessionsHint],
+    ['/sessions/care', w.day.care.none],
+    ['/sessions/frost', w.day.frost.none],
+    ['/sessions/messages', w.day.post.none],
+    ['/sessions/hours', w.day.hours.none],
+    ['/sessions/tools', w.rota.tools.none],
   ] as const) {
     await hand.open(path);
     await hand.reads(words);
   }
+  // Hours are logged before there is any session, and count.
+  await hand.open('/sessions/hours');
+  await hand.press(w.day.hours.log);
+  await hand.write(w.day.hours.what, 'Measured the ground');
+  await hand.write(w.day.hours.howLong, '1.5');
+  await hand.press(w.kit.save);
+  await hand.reads(w.day.hours.logged.replace('{{hours}}', '1.5').replace('{{name}}', 'Ana Coordinator'));
+  await hand.readsNot(w.day.hours.none);
+  for (const screen of screens.filter((path) => !path.startsWith('/season/crops/'))) {
+    await hand.open(screen);
+    expect(await page.$('main h1'), screen).not.toBeNull();
+  }
+  expect(troubles).toEqual([]);
   // The first bed of a garden is drawn by hand, and its ground then says what it lacks.
   await hand.open('/ground/layout');
   await hand.press(w.layout.tool.rectangle);

@@ -4,6 +4,7 @@ import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
+import { screens } from './screens.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 const w = speech.en;
@@ -48,40 +49,6 @@ async function faults(page: Page): Promise<string[]> {
     return found;
   });
 }
-
-const screens = [
-  '/',
-  '/ground',
-  '/ground/layout',
-  '/ground/sun',
-  '/ground/judgement',
-  '/ground/print',
-  '/season',
-  '/season/propose',
-  '/season/next',
-  '/season/labels',
-  '/seeds',
-  '/season/still',
-  '/season/crops',
-  '/season/crops/tomato',
-  '/crew',
-  '/crew/plots',
-  '/crew/walk',
-  '/crew/rules',
-  '/sessions',
-  '/sessions/day',
-  '/sessions/rota',
-  '/sessions/care',
-  '/sessions/frost',
-  '/sessions/messages',
-  '/sessions/hours',
-  '/sessions/tools',
-  '/sessions/mine',
-  '/log',
-  '/garden',
-  '/garden/climate',
-  '/garden/rules',
-];
 
 describe('every screen of the demo garden', () => {
   it('stands up to WCAG 2.2 AA in all sets of colours, without an error of its own', async () => {
