@@ -44,6 +44,33 @@ describe('a first rota', () => {
   });
 });
 
+describe('a first rota with little room', () => {
+  const early = someSession('early', '2026-05-05');
+  const late = someSession('late', '2026-05-12');
+
+  // What has to come before is too little to call anybody out for, so that other work is put in first.
+  const crowd = [
+    someTask('prepare', { minutes: 5, latest: '2026-05-06' }),
+    someTask('must', { minutes: 95, critical: true, latest: '2026-05-06', after: ['prepare'] }),
+    someTask('other', { minutes: 60, best: '2026-05-05' }),
+  ];
+  const people = [somePerson('ada')];
+  const daysOf = (sessions: (typeof early)[]) => {
+    const problem = someProblem({ sessions, tasks: crowd, people });
+    const rota = firstRota(rotaModel(problem));
+    expect(brokenRules(problem, rota)).toEqual([]);
+    return Object.fromEntries(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
+  };
+
+  it('makes room for what cannot wait by doing other work on another day', () => {
+    expect(daysOf([early, late])).toEqual({ prepare: 'early', must: 'early', other: 'late' });
+  });
+
+  it('leaves out what counts for less where there is no other day', () => {
+    expect(daysOf([early])).toEqual({ prepare: 'early', must: 'early' });
+  });
+});
+
 describe('the work of a session', () => {
   it('is given out whole, to people who can, in the time there is', () => {
     for (let seed = 1; seed <= 40; seed++) {
