@@ -17,6 +17,13 @@ interface Coming {
 const clock = (minute: number): string =>
   `${String(Math.floor(minute / 60)).padStart(2, '0')}:${String(minute % 60).padStart(2, '0')}`;
 
+/** Time some of the crew gave outside the sessions. */
+export const given = [
+  { name: 'Edith Tanager', on: '2026-05-14', minutes: 90, what: 'Watered the school beds' },
+  { name: 'Chidi Abara', on: '2026-05-10', minutes: 180, what: 'Seedling stall at the market' },
+  { name: 'Amparo Lindqvist', on: '2026-05-18', minutes: 45, what: 'Opened the cold frames' },
+];
+
 /** The roll of sessions that are over, and of today's so far: most come in time, a few late, one in nine not at all. */
 export function rollOf(session: Held, nth: number, random: () => number) {
   const begins = minuteOf(session.from);

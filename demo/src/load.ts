@@ -7,7 +7,7 @@ import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } fr
 import type { EntitySchema } from 'typeorm';
 import { agreement } from './agreement.ts';
 import { crewFactsOf, minors, tools } from './crew.ts';
-import { offerOne, rollOf, rounds, workOf } from './day.ts';
+import { given, offerOne, rollOf, rounds, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
 import { demoPassword, mailOf, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
@@ -245,6 +245,10 @@ export async function loadDemo(store: Store): Promise<void> {
     );
     await put(tables.sessions, meetings);
     await put(tables.signUps, signUps);
+    await put(
+      tables.givenHours,
+      given.map(({ name, ...one }) => ({ ...row(), ...one, personId: personId(name) })),
+    );
     await put(
       tables.workDone,
       works.map((one) => ({ ...row(), ...one })),

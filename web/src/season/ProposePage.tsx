@@ -1,4 +1,3 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Proposal, Wish } from '@unity-acre/contract/season';
 import { addDays, type Day } from '@unity-acre/core/calendar';
@@ -7,19 +6,16 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { useCropNames } from '../crops/names.ts';
-import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { useHere, useList, useSeasonList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { useWatched } from '../kit/watch.ts';
 import { SeasonPaths } from './SeasonPaths.tsx';
 import { WishList } from './WishList.tsx';
 import { seasonYearOf } from './year.ts';
-
-/** How often the looking is asked how it stands, milliseconds. */
-const ASK_MS = 400;
 
 /** From a list of wishes to a placement: looked for, looked at, edited, and put into the plan as one change. */
 export default function ProposePage() {
@@ -70,21 +66,13 @@ export default function ProposePage() {
 
 function Looking({ beds, wishes, year }: { beds: Bed[]; wishes: Wish[]; year: number }) {
   const { t } = useTranslation('plan');
-  const { garden } = useHere();
   const { number } = useMeasure();
   const [id, setId] = useState<string | null>(null);
   const [afresh, setAfresh] = useState(false);
   const [thorough, setThorough] = useState(false);
   const begin = useWrite('propose');
   const stop = useWrite('stopProposal');
-  const looking = useQuery({
-    queryKey: ['proposal', garden.id, id],
-    queryFn: async () => (await ask('proposal', { params: { gardenId: garden.id, id: id! } })).data,
-    enabled: id !== null,
-    refetchInterval: ({ state }) => (state.data && state.data.state !== 'working' ? false : ASK_MS),
-  });
-  const now = looking.data;
-  const isWorking = id !== null && (!now || now.state === 'working');
+  const { now, isWorking, isGone, refresh } = useWatched('proposal', id);
   return (
     <section className="furrow flex min-w-0 flex-col gap-3">
       <h2>{t('propose.places')}</h2>
@@ -122,14 +110,13 @@ function Looking({ beds, wishes, year }: { beds: Bed[]; wishes: Wish[]; year: nu
           {t('propose.look')}
         </Button>
         {isWorking && id && (
-          <Button
-            onClick={() => stop.mutate({ params: { id }, body: {} }, { onSuccess: () => looking.refetch() })}
-          >
+          <Button onClick={() => stop.mutate({ params: { id }, body: {} }, { onSuccess: refresh })}>
             {t('propose.stop')}
           </Button>
         )}
       </div>
       <RefusedNote refused={begin.error} />
+      {isGone && <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">{t('propose.lost')}</p>}
       {wishes.length === 0 && <p className="text-ink-soft">{t('propose.needWishes')}</p>}
       {isWorking && (
         <div aria-live="polite">

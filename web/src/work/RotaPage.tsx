@@ -1,11 +1,9 @@
-import { useQuery } from '@tanstack/react-query';
 import type { Person } from '@unity-acre/contract/crew';
 import type { Rota, RotaHolds, Session, TaskView } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
 import { useDates } from '../kit/dates.ts';
 import { Field } from '../kit/form.tsx';
@@ -13,6 +11,7 @@ import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
+import { useWatched } from '../kit/watch.ts';
 import { useBothSeasons } from '../season/year.ts';
 import { Goals, useGoalWords } from './Goals.tsx';
 import { holdCount, noHolds } from './holds.ts';
@@ -20,8 +19,6 @@ import { LeftOutPeople, LeftOutTasks } from './LeftOut.tsx';
 import { RotaSessions } from './RotaSessions.tsx';
 import { SessionPaths } from './SessionPaths.tsx';
 
-/** How often it is asked how the rota stands, milliseconds. */
-const ASK_MS = 500;
 /** How far ahead a rota looks unless somebody says otherwise, days. */
 const AHEAD = 27;
 
@@ -75,16 +72,7 @@ function Making({ names }: { names: RotaNames }) {
   const begin = useWrite('makeRota');
   const stop = useWrite('stopRota');
   const goalWords = useGoalWords();
-  const making = useQuery({
-    queryKey: ['rota', garden.id, id],
-    queryFn: async () => (await ask('rota', { params: { gardenId: garden.id, id: id! } })).data,
-    enabled: id !== null,
-    refetchInterval: ({ state }) =>
-      !state.error && (state.data?.state === 'working' || !state.data) ? ASK_MS : false,
-    retry: false,
-  });
-  const now = id === null || making.error ? undefined : making.data;
-  const isWorking = now?.state === 'working';
+  const { now, isWorking, isGone, refresh } = useWatched('rota', id);
   const make = (holds: RotaHolds) =>
     begin.mutate(
       { body: { from, until, repairing, holds } },
@@ -126,10 +114,10 @@ function Making({ names }: { names: RotaNames }) {
         <Button type="submit" look="act" disabled={isWorking || begin.isPending} className="mt-6">
           {t('make')}
         </Button>
-        {isWorking && (
+        {isWorking && now && (
           <Button
             className="mt-6"
-            onClick={() => stop.mutate({ params: { id: now.id } }, { onSuccess: () => making.refetch() })}
+            onClick={() => stop.mutate({ params: { id: now.id } }, { onSuccess: refresh })}
           >
             {t('stop')}
           </Button>
@@ -145,10 +133,8 @@ function Making({ names }: { names: RotaNames }) {
         </label>
       </form>
       {begin.error && !begin.error.problem.errors && <RefusedNote refused={begin.error} />}
-      {id !== null && making.error && (
-        <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">{t('gone')}</p>
-      )}
-      {isWorking && (
+      {isGone && <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">{t('gone')}</p>}
+      {isWorking && now && (
         <div aria-live="polite">
           <p>{t('working', { seconds: number(now.seconds, 0), ...now.size })}</p>
           {now.goals.length > 0 && (
@@ -160,14 +146,7 @@ function Making({ names }: { names: RotaNames }) {
         </div>
       )}
       {now && !isWorking && (
-        <Made
-          key={now.id}
-          rota={now}
-          names={names}
-          refresh={() => making.refetch()}
-          again={make}
-          busy={begin.isPending}
-        />
+        <Made key={now.id} rota={now} names={names} refresh={refresh} again={make} busy={begin.isPending} />
       )}
     </>
   );
