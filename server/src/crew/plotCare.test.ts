@@ -10,23 +10,9 @@ beforeAll(async () => {
   harness = await Harness.open();
   garden = await harness.setUp();
   bedId = (await garden.bed({ name: 'Plot 4' })).id;
-  const person = async (name: string, over: object = {}) => {
-    const id = newId();
-    const body = {
-      name,
-      email: null,
-      role: 'volunteer',
-      household: '',
-      headcount: 1,
-      waitingSince: null,
-      ...over,
-    };
-    await garden.ok('savePerson', { params: { id }, body: body as never });
-    return id;
-  };
-  holder = await person('Ada', { email: 'ada@example.org', language: 'es' });
-  await person('Second', { waitingSince: '2026-02-01' });
-  await person('First', { waitingSince: '2025-02-01' });
+  holder = await garden.person('Ada', { email: 'ada@example.org', language: 'es' });
+  await garden.person('Second', { waitingSince: '2026-02-01' });
+  await garden.person('First', { waitingSince: '2025-02-01' });
   await garden.ok('saveTenure', { params: { bedId, year: 2026 }, body: { kind: 'plot', personId: holder } });
 });
 afterAll(() => harness.close());

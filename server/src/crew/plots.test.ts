@@ -17,12 +17,7 @@ beforeAll(async () => {
     const { id } = await garden.bed({ name: `Plot ${n}` });
     plots.push(id);
   }
-  for (const name of ['Ada', 'Bo', 'Cy', 'Di']) {
-    const id = newId();
-    const body = { name, email: null, role: 'volunteer', household: '', headcount: 1, waitingSince: null };
-    await garden.ok('savePerson', { params: { id }, body: body as never });
-    people.push(id);
-  }
+  for (const name of ['Ada', 'Bo', 'Cy', 'Di']) people.push(await garden.person(name));
   const tenure = (bedId: string, personId: string | null) =>
     garden.ok('saveTenure', { params: { bedId, year: 2026 }, body: { kind: 'plot', personId } });
   await tenure(plots[0]!, people[0]!);

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Harness, newId, type TestGarden } from '../testing/harness.ts';
+import { Harness, type TestGarden } from '../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -13,17 +13,8 @@ describe('the list of changes', () => {
   it('names who is under age to coordinators, and to crew leads only where they lead them', async () => {
     const ana = await garden.member('volunteer', 'Ana');
     const lead = await garden.member('crewLead', 'Rae');
-    const minor = newId();
-    const body = {
-      name: 'Wren',
-      email: null,
-      role: 'volunteer',
-      household: '',
-      headcount: 1,
-      waitingSince: null,
-    };
     const under = { kind: 'minor', guardianId: ana.id, channel: 'none' };
-    await garden.ok('savePerson', { params: { id: minor }, body: { ...body, ...under } as never });
+    const minor = await garden.person('Wren', under);
     const saved = async (cookie: string) =>
       (await garden.ok('changes', { cookie })).changes.filter(({ verb }) => verb === 'person.saved')[0]!.what;
     expect(await saved(garden.cookie)).toBe('Wren');

@@ -166,6 +166,14 @@ export class TestGarden {
     return { id, cookie: joined.cookie! };
   }
 
+  /** Adds somebody who has no account. @returns their id */
+  async person(name: string, over: object = {}): Promise<string> {
+    const id = newId();
+    const usual = { email: null, role: 'volunteer', household: '', headcount: 1, waitingSince: null };
+    await this.ok('savePerson', { params: { id }, body: { name, ...usual, ...over } });
+    return id;
+  }
+
   async ok<Name extends RouteName>(name: Name, ask: Ask = {}): Promise<AnswerOf<Name>> {
     const answer = await this.ask(name, ask);
     if (answer.status !== 200) throw new Error(`${name}: ${JSON.stringify(answer.body)}`);

@@ -12,20 +12,8 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-async function person(name: string, over: object = {}) {
-  const id = newId();
-  const body = {
-    name,
-    email: `${name}@example.org`,
-    role: 'volunteer',
-    household: '',
-    headcount: 1,
-    waitingSince: null,
-    ...over,
-  };
-  await garden.ok('savePerson', { params: { id }, body: body as never });
-  return id;
-}
+const person = (name: string, over: object = {}) =>
+  garden.person(name, { email: `${name}@example.org`, ...over });
 const when = { on: '2026-05-20', from: '15:00', to: '16:30' };
 const wednesdays = { weekly: [{ weekday: 3, from: '14:00', to: '18:00' }], exceptions: [] };
 

@@ -18,23 +18,13 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const saturdays = { weekly: [{ weekday: 6, from: '08:00', to: '13:00' }], exceptions: [] };
-async function person(name: string, over: object = {}): Promise<string> {
-  const id = newId();
-  const body = {
-    name,
-    email: null,
-    role: 'volunteer',
-    household: '',
-    headcount: 1,
-    waitingSince: null,
+const person = (name: string, over: object = {}) =>
+  garden.person(name, {
     availability: saturdays,
     skills: ['setting out', 'trellis', 'fork', 'seedlings'],
     pledged: 600,
     ...over,
-  };
-  await garden.ok('savePerson', { params: { id }, body: body as never });
-  return id;
-}
+  });
 async function session(over: object = {}) {
   const id = newId();
   return garden.ok('saveSession', { params: { id }, body: { ...saturday, ...over } });

@@ -94,17 +94,10 @@ describe('rounds of care', () => {
       minutes: 90,
     });
     for (const name of ['Ada', 'Bo', 'Cy', 'Di']) {
-      const body = {
-        name,
-        email: null,
-        role: 'volunteer',
-        household: '',
-        headcount: 1,
-        waitingSince: null,
+      await garden.person(name, {
         availability: { weekly: [{ weekday: 6, from: '08:00', to: '13:00' }], exceptions: [] },
         skills: ['fork', 'seedlings', 'setting out'],
-      };
-      await garden.ok('savePerson', { params: { id: newId() }, body: body as never });
+      });
     }
     for (const on of ['2026-05-23', '2026-05-30']) await garden.session({ on });
     const begun = await garden.ok('makeRota', {

@@ -2,7 +2,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import en from '../crew/letters.en.json' with { type: 'json' };
 import es from '../crew/letters.es.json' with { type: 'json' };
 import { filled } from '../crew/letters.ts';
-import { Harness, newId, saturday, type TestGarden } from '../testing/harness.ts';
+import { Harness, saturday, type TestGarden } from '../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -15,20 +15,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-async function person(name: string, over: object = {}): Promise<string> {
-  const id = newId();
-  const body = {
-    name,
-    email: null,
-    role: 'volunteer',
-    household: '',
-    headcount: 1,
-    waitingSince: null,
-    ...over,
-  };
-  await garden.ok('savePerson', { params: { id }, body: body as never });
-  return id;
-}
+const person = (name: string, over: object = {}) => garden.person(name, over);
 const now = async (id: string) => (await garden.ok('sessions')).find((one) => one.id === id)!;
 const lettersAbout = async (sessionId: string) =>
   (await garden.ok('messages')).filter((one) => one.sessionId === sessionId);

@@ -73,17 +73,7 @@ describe('work sessions', () => {
 
   it('take no group that is larger than they are', async () => {
     const session = await garden.session({ capacity: 2 });
-    const id = newId();
-    const body = {
-      name: 'Class',
-      email: null,
-      role: 'volunteer',
-      household: '',
-      headcount: 3,
-      waitingSince: null,
-      kind: 'group',
-    };
-    await garden.ok('savePerson', { params: { id }, body: body as never });
+    const id = await garden.person('Class', { headcount: 3, kind: 'group' });
     const { problem } = await garden.ask('signUp', { params: { id: session.id, personId: id } });
     expect(problem.code).toBe('full');
   });
