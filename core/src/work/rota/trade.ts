@@ -15,6 +15,7 @@ const HEAT = { first: 0.5, last: 0.02 };
 /**
  * Has people trade places so that more wishes come true: one who would like to be in a session comes there in place of another,
  * who comes in their place to theirs. Everybody comes as often as before, so that the load stays as fair as it was.
+ * Source: simulated annealing (Kirkpatrick, Gelatt & Vecchi 1983).
  * @param posed a model of the attendance with what its columns are worth
  * @returns values worth no less; the same where nothing about people being together or promises is asked
  */
