@@ -125,7 +125,7 @@ function Looking({ beds, wishes, year }: { beds: Bed[]; wishes: Wish[]; year: nu
             {now?.placement && t('propose.sofar', { met: now.placement.met, wanted: now.placement.wanted })}{' '}
             {now?.gap != null && t('propose.atBest', { gap: number(now.gap * 100) })}
           </p>
-          <progress className="w-full" aria-label={t('propose.look')} />
+          <progress className="w-full accent-blossom-deep" aria-label={t('propose.look')} />
         </div>
       )}
       {now && !isWorking && <Found key={now.id} proposal={now} beds={beds} wishes={wishes} />}

@@ -142,7 +142,7 @@ function Making({ names }: { names: RotaNames }) {
               {t('reaching', { goals: now.goals.slice(0, 2).map(goalWords).join('; ') })}
             </p>
           )}
-          <progress className="w-full max-w-xl" aria-label={t('make')} />
+          <progress className="w-full max-w-xl accent-blossom-deep" aria-label={t('make')} />
         </div>
       )}
       {now && !isWorking && (
