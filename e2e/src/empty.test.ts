@@ -50,6 +50,19 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
   await hand.press(w.kit.save);
   await hand.reads(w.day.hours.logged.replace('{{hours}}', '1.5').replace('{{name}}', 'Ana Coordinator'));
   await hand.readsNot(w.day.hours.none);
+  await page.locator('tbody td button').click();
+  await page.locator('[role="dialog"] li button').click();
+  await hand.write(w.day.hours.howLong, '2');
+  await hand.press(w.kit.save);
+  await hand.reads(w.day.hours.logged.replace('{{hours}}', '2').replace('{{name}}', 'Ana Coordinator'));
+  // A round of care is changed, and stays what it is.
+  await hand.open('/sessions/care');
+  await hand.press(w.day.care.add);
+  await hand.press(w.kit.save);
+  await page.locator('main li button').click();
+  await hand.write(w.day.care.note, 'Along the hedge');
+  await hand.press(w.kit.save);
+  await hand.reads('Along the hedge');
   for (const screen of screens.filter((path) => !path.startsWith('/season/crops/'))) {
     await hand.open(screen);
     expect(await page.$('main h1'), screen).not.toBeNull();

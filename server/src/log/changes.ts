@@ -30,14 +30,18 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
     const names = new Map(persons.map((person) => [person.id, person.name]));
     const isCoordinator = member.person.role === 'coordinator';
     const seen = new Set((await seenBy(store.manager, member.person, persons)).map(({ name }) => name));
+    // Who is under age, or has left, is named to coordinators alone; an undone change says the name once more.
+    const mayBeNamed = (row: ChangeEntity) =>
+      isCoordinator ||
+      seen.has(row.what) ||
+      (!namesSomebody(row) && !persons.some(({ name }) => name === row.what));
     return {
       changes: rows.map((row) => ({
         id: row.id,
         at: row.at,
         by: row.personId === BY_THE_CLOCK ? null : (names.get(row.personId) ?? ''),
         verb: row.verb,
-        // Who is under age, or has left, is named to coordinators alone.
-        what: isCoordinator || !namesSomebody(row) || seen.has(row.what) ? row.what : '',
+        what: mayBeNamed(row) ? row.what : '',
         undone: row.undoneById !== null,
         mayUndo: mayUndo(row, member.person),
       })),

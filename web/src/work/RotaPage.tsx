@@ -73,10 +73,18 @@ function Making({ names }: { names: RotaNames }) {
   const stop = useWrite('stopRota');
   const goalWords = useGoalWords();
   const { now, isWorking, isGone, refresh } = useWatched('rota', id);
-  const make = (holds: RotaHolds) =>
+  // What is held by hand stays held here, whatever becomes of the rota it was looked at in.
+  const [changedHolds, setHolds] = useState<RotaHolds | null>(null);
+  const holds = changedHolds ?? now?.holds ?? noHolds;
+  const make = () =>
     begin.mutate(
       { body: { from, until, repairing, holds } },
-      { onSuccess: ({ data }) => setSearch({ rota: data.id }, { replace: true }) },
+      {
+        onSuccess: ({ data }) => {
+          setHolds(holds);
+          setSearch({ rota: data.id }, { replace: true });
+        },
+      },
     );
   const fieldError = (field: string) =>
     begin.error?.problem.errors?.find((error) => error.field === field)?.code;
@@ -86,7 +94,7 @@ function Making({ names }: { names: RotaNames }) {
         className="flex flex-wrap items-start gap-x-4 gap-y-2"
         onSubmit={(event) => {
           event.preventDefault();
-          make(now?.holds ?? noHolds);
+          make();
         }}
       >
         <Field label={t('from')} error={fieldError('from')}>
@@ -146,7 +154,16 @@ function Making({ names }: { names: RotaNames }) {
         </div>
       )}
       {now && !isWorking && (
-        <Made key={now.id} rota={now} names={names} refresh={refresh} again={make} busy={begin.isPending} />
+        <Made
+          key={now.id}
+          rota={now}
+          names={names}
+          refresh={refresh}
+          holds={holds}
+          setHolds={setHolds}
+          again={make}
+          busy={begin.isPending}
+        />
       )}
     </>
   );
@@ -156,21 +173,24 @@ function Made({
   rota,
   names,
   refresh,
+  holds,
+  setHolds,
   again,
   busy,
 }: {
   rota: Rota;
   names: RotaNames;
   refresh(): void;
+  holds: RotaHolds;
+  setHolds(holds: RotaHolds): void;
   /** makes it again with what is held by hand */
-  again(holds: RotaHolds): void;
+  again(): void;
   busy: boolean;
 }) {
   const { t } = useTranslation('rota');
   const { number } = useMeasure();
   const apply = useWrite('applyRota', () => t('applied'));
-  const [holds, setHolds] = useState(rota.holds);
-  const [isHolding, setIsHolding] = useState(holdCount(rota.holds) > 0);
+  const [isHolding, setIsHolding] = useState(holdCount(holds) > 0);
   const holding = isHolding && !rota.applied ? { holds, change: setHolds } : null;
   if (rota.state === 'failed') {
     return <p className="border-beet border-l-4 bg-beet-soft px-3 py-2 text-beet">{t('failed')}</p>;
@@ -218,7 +238,7 @@ function Made({
                 <>
                   <p className="basis-full text-ink-soft text-sm">{t('hold.hint')}</p>
                   <span>{t('hold.count', { n: holdCount(holds) })}</span>
-                  <Button disabled={busy} onClick={() => again(holds)}>
+                  <Button disabled={busy} onClick={again}>
                     {t('hold.again')}
                   </Button>
                   {holdCount(holds) > 0 && (

@@ -11,7 +11,7 @@ type Term = [column: number, times: number];
 
 /** Sets of people looked at for each session; more of them say little that these do not. */
 const MOST_SETS = 80;
-/** Paces are whole multiples of this. */
+/** Paces that are multiples of this are counted in whole numbers. */
 const FINEST_PACE = 1 / 12;
 const any = Number.POSITIVE_INFINITY;
 
@@ -62,17 +62,13 @@ export function attendanceModel(
 export function missed({ sessions }: Attendance, values: ArrayLike<number>): Row[] {
   const rows: Row[] = [];
   for (const { session, here, tasks } of sessions) {
-    const people = here.filter(({ column }) => values[column]! > 0.5).map(({ person }) => person);
-    const beyond = beyondThem(divideParts(session, tasks, people));
+    const coming = here.filter(({ column }) => values[column]! > 0.5).map(({ person }) => person);
+    const beyond = beyondThem(divideParts(session, tasks, coming));
     if (beyond.length === 0) continue;
     // The parts of a task come in the same order whoever is there.
-    const all = tasks.flatMap((task) =>
-      partsOf(
-        task,
-        session,
-        here.map(({ person }) => person),
-      ),
-    );
+    const people = here.map(({ person }) => person);
+    const able = ableAmong(people);
+    const all = tasks.flatMap((task) => partsOf(task, session, people, able));
     const parts = beyond.map((i) => all[i]!);
     const { worth, asked } = countingOf(here);
     const minutes = parts.reduce((sum, part) => sum + part.minutes, 0);
@@ -100,10 +96,7 @@ function coverRows(mip: Mip, session: RotaSession, here: Seats, tasks: readonly 
   const parts = tasks.flatMap((task) => partsOf(task, session, people, able));
   const work = unions(parts).map(({ by, minutes }) => ({ by, least: asked(minutes, session) }));
   addCovers(mip, `whole ${session.id}`, here, work, worth);
-  const crews = tasks.map((task) => ({
-    by: new Set(able(task)),
-    least: task.fewest,
-  }));
+  const crews = tasks.map((task) => ({ by: new Set(able(task)), least: task.fewest }));
   addCovers(mip, `crew ${session.id}`, here, crews, (i) => people[i]!.adults + people[i]!.children);
 }
 

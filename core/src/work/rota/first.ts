@@ -125,7 +125,8 @@ export function firstRota(model: Choices): Rota {
       left = left.filter((task) => !place(task, inTime));
     }
   }
-  for (const task of left) makeRoom(task);
+  // What waited for something that now has room may simply fit.
+  for (const task of left) if (!place(task)) makeRoom(task);
   for (const task of problem.tasks) {
     const session = placedIn.get(task.id);
     if (!session || !task.poorSky.includes(session.on) || awaited.has(task.id)) continue;

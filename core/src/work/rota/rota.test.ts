@@ -66,6 +66,14 @@ describe('a first rota with little room', () => {
     expect(daysOf([early, late])).toEqual({ prepare: 'early', must: 'early', other: 'late' });
   });
 
+  it('then finds a place for what waited for that', () => {
+    const after = someTask('after', { minutes: 40, earliest: '2026-05-10', after: ['must'] });
+    const problem = someProblem({ sessions: [early, late], tasks: [...crowd, after], people });
+    const rota = firstRota(rotaModel(problem));
+    expect(brokenRules(problem, rota)).toEqual([]);
+    expect(rota.placed.map(({ taskId }) => taskId).sort()).toEqual(['after', 'must', 'other', 'prepare']);
+  });
+
   it('leaves out what counts for less where there is no other day', () => {
     expect(daysOf([early])).toEqual({ prepare: 'early', must: 'early' });
   });

@@ -1,4 +1,4 @@
-import { givenInput, type HoursOf } from '@unity-acre/contract/work';
+import { type GivenInput, givenInput, type HoursOf } from '@unity-acre/contract/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -20,6 +20,9 @@ interface Props {
   onClose(): void;
 }
 
+/** Hours as they are typed, to the hundredth: near enough to find the minute again. */
+const asHours = (minutes: number): string => String(Math.round((minutes / 60) * 100) / 100);
+
 /** Logs hours somebody gave outside the sessions. */
 export function GivenSheet({ people, personId, visit, onClose }: Props) {
   const { t } = useTranslation('day');
@@ -31,12 +34,14 @@ export function GivenSheet({ people, personId, visit, onClose }: Props) {
     t('hours.logged', { hours: number(data.minutes / 60, 1), name: nameOf(data.personId) }),
   );
   const remove = useWrite('removeGiven', () => t('hours.removed', { name: nameOf(personId) }));
+  const valuesOf = ({ minutes, ...given }: GivenInput) => ({ ...given, minutes: asHours(minutes) });
   const form = useBodyForm({
     schema: givenInput,
     defaults: visit
-      ? { personId, on: visit.on, minutes: String(visit.minutes / 60), what: visit.title }
+      ? valuesOf({ personId, on: visit.on, minutes: visit.minutes, what: visit.title })
       : { personId, on: garden.today, minutes: '', what: '' },
     version: visit?.given ?? undefined,
+    toValues: valuesOf,
     toBody: (values, read) => ({
       personId: values.personId,
       on: values.on,
