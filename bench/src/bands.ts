@@ -57,9 +57,10 @@ const plantings = Array.from({ length: PLANTINGS - 200 }, (_, i) => {
     note: '',
   };
 });
-for (let i = 0; i < beds.length; i += 50) await store.manager.insert(tables.beds, beds.slice(i, i + 50));
+for (let i = 0; i < beds.length; i += 50)
+  await store.write((manager) => manager.insert(tables.beds, beds.slice(i, i + 50)));
 for (let i = 0; i < plantings.length; i += 50) {
-  await store.manager.insert(tables.plantings, plantings.slice(i, i + 50));
+  await store.write((manager) => manager.insert(tables.plantings, plantings.slice(i, i + 50)));
 }
 const running = await start({
   settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null },

@@ -11,7 +11,9 @@ import { type RouteName, table } from './table.ts';
 import { id, type Route, type Shapes, shape, year } from './wire/index.ts';
 import * as work from './work/index.ts';
 
-const health = z.object({ version: z.string(), database: z.enum(['open', 'closed']) });
+/** Whether the garden's database can be written, and what keeps it from that. */
+export const databaseStates = ['ok', 'readOnly', 'full', 'damaged', 'failing'] as const;
+const health = z.object({ version: z.string(), database: z.enum(databaseStates) });
 const inGarden = z.object({ gardenId: id });
 const thing = z.object({ gardenId: id, id });
 const token = z.object({ token: z.string().min(20).max(100) });

@@ -192,7 +192,7 @@ export async function loadDemo(store: Store): Promise<void> {
     climate,
   };
 
-  await store.manager.transaction(async (manager) => {
+  await store.write(async (manager) => {
     const put = async (table: unknown, rows: object[]) => {
       for (let i = 0; i < rows.length; i += CHUNK)
         await manager.insert(table as EntitySchema<object>, rows.slice(i, i + CHUNK));

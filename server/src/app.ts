@@ -8,15 +8,18 @@ import { cropRoutes } from './crops/index.ts';
 import type { Store } from './database/store.ts';
 import { groundRoutes } from './ground/index.ts';
 import { harvestRoutes } from './harvest/index.ts';
+import { isTooDeep } from './http/depth.ts';
 import { eventRoutes } from './http/events.ts';
-import { bind, type Handlers } from './http/handle.ts';
+import { apart, bind, type Handlers } from './http/handle.ts';
+import { stateOf } from './http/health.ts';
 import { newNonce, servePages } from './http/pages.ts';
+import { Refusal } from './http/refusal.ts';
 import { answerErrors, notFound, ownPagesOnly } from './http/refuse.ts';
 import { fewTries } from './http/tries.ts';
 import { logRoutes } from './log/index.ts';
 import { placeRoutes } from './place/index.ts';
 import { seasonRoutes } from './season/index.ts';
-import { workRoutes } from './work/index.ts';
+import { moveUpAfter, workRoutes } from './work/index.ts';
 
 export interface AppOptions {
   store: Store;
@@ -82,10 +85,18 @@ export function createApp(options: AppOptions): Express {
     ownPagesOnly(() => [publicUrl(), ...(options.otherOrigins ?? [])], options.sameHost),
   );
   app.use(compression());
-  app.use(express.json({ limit: LARGEST_BODY, strict: false }));
+  app.use(
+    express.json({
+      limit: LARGEST_BODY,
+      strict: false,
+      verify: (_request, _response, body) => {
+        if (isTooDeep(body)) throw new Refusal('tooDeep');
+      },
+    }),
+  );
 
   const handlers: Handlers = {
-    health: async () => ({ version, database: store.isOpen() ? 'open' : 'closed' }),
+    health: apart(async () => ({ version, database: await health() })),
     openapi: async () => document,
     ...access(options.demoSignIns ?? []),
     ...placeRoutes,
@@ -99,11 +110,13 @@ export function createApp(options: AppOptions): Express {
     ...eventRoutes,
   };
   const document = openapi(version);
+  const health = stateOf(store);
   const passwords = [fewTries(options.tries ?? 20)];
   bind(app, handlers, {
     store,
     publicUrl,
     checkAnswers: options.checkAnswers ?? false,
+    follow: moveUpAfter,
     before: { signIn: passwords, join: passwords, setUp: passwords },
   });
   app.use('/api', notFound);

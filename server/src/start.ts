@@ -3,6 +3,7 @@ import type { AddressInfo } from 'node:net';
 import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
+import type { SqliteDriver } from './database/sqlite.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
 import { endStreams } from './http/events.ts';
 import { proposals } from './season/index.ts';
@@ -24,6 +25,8 @@ export interface StartOptions
   pages: string | null;
   logger?: Logger;
   clock?: Clock;
+  /** SQLite's driver, where a test gives one that fails */
+  driver?: SqliteDriver;
   /** an open database, where the caller has one already */
   store?: Store;
 }
@@ -39,7 +42,8 @@ export async function start(options: StartOptions): Promise<Running> {
   const { settings } = options;
   const logger = options.logger ?? pino({ level: 'info' });
   checkCatalogue();
-  const store = options.store ?? (await openStore(settings.dataDir, options.clock));
+  const store =
+    options.store ?? (await openStore(settings.dataDir, { clock: options.clock, driver: options.driver }));
   let server: Server;
   const url = () => {
     if (settings.publicUrl) return settings.publicUrl;

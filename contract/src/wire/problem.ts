@@ -15,6 +15,7 @@ export type FieldError = z.infer<typeof fieldError>;
 export const problems = {
   invalid: 422,
   notJson: 400,
+  tooDeep: 400,
   tooLarge: 413,
   signedOut: 401,
   wrongPassword: 401,
@@ -26,6 +27,8 @@ export const problems = {
   taken: 409,
   full: 409,
   calledOff: 409,
+  sessionOver: 409,
+  noChildren: 409,
   notOffered: 409,
   alreadyThere: 409,
   cannotUndo: 409,
@@ -34,6 +37,10 @@ export const problems = {
   versionNeeded: 428,
   tooManyTries: 429,
   unexpected: 500,
+  databaseFull: 507,
+  databaseReadOnly: 503,
+  databaseDamaged: 503,
+  notSaved: 503,
 } as const;
 export type ProblemCode = keyof typeof problems;
 

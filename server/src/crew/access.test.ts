@@ -16,19 +16,20 @@ beforeAll(async () => {
   for (const role of roles.slice(1)) cookies[role] = (await garden.member(role)).cookie;
   // A member of another garden of the same installation.
   const elsewhere = newId();
-  const { manager } = harness.running.store;
-  await manager.insert(gardens, {
-    ...gardenInput,
-    id: elsewhere,
-    gardenId: elsewhere,
-    version: 1,
-    rules: defaultRules,
-    normals: null,
-    recordId: null,
-    setToday: null,
-  });
   const neighbour = await garden.member('volunteer', 'Neighbour');
-  await manager.update(people, { id: neighbour.id }, { gardenId: elsewhere, role: 'coordinator' });
+  await harness.running.store.write(async (manager) => {
+    await manager.insert(gardens, {
+      ...gardenInput,
+      id: elsewhere,
+      gardenId: elsewhere,
+      version: 1,
+      rules: defaultRules,
+      normals: null,
+      recordId: null,
+      setToday: null,
+    });
+    await manager.update(people, { id: neighbour.id }, { gardenId: elsewhere, role: 'coordinator' });
+  });
   cookies.elsewhere = neighbour.cookie;
 });
 afterAll(() => harness.close());

@@ -1,11 +1,12 @@
 import { crewFacts, type Me } from '@unity-acre/contract/crew';
+import type { GardenInput } from '@unity-acre/contract/place';
 import { defaultGroundRules } from '@unity-acre/core/ground';
 import { defaultRules } from '@unity-acre/core/season';
 import { v7 as newId } from 'uuid';
-import type { Store } from '../database/store.ts';
-import type { Call, Handlers } from '../http/handle.ts';
+import type { Database } from '../database/store.ts';
+import { type Call, type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import { gardens } from '../place/entity.ts';
+import { type GardenEntity, gardens } from '../place/entity.ts';
 import { admit, dismiss, hashOf, whoAsks } from './caller.ts';
 import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from './entity.ts';
 import { hashPassword, passwordFits } from './password.ts';
@@ -17,7 +18,7 @@ type AccessRoutes = Pick<Handlers, 'me' | 'setUp' | 'signIn' | 'signOut' | 'invi
 
 /** Signing in and out, the first set-up, and invitations. */
 export function access(demoSignIns: DemoSignIns): AccessRoutes {
-  const meOf = async (store: Store, account: AccountEntity | null): Promise<Me> => {
+  const meOf = async (store: Database, account: AccountEntity | null): Promise<Me> => {
     const persons = account ? await store.manager.findBy(people, { accountId: account.id }) : [];
     const names = new Map((await store.manager.find(gardens)).map((garden) => [garden.id, garden.name]));
     return {
@@ -37,51 +38,48 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
   return {
     me: async ({ store, request }) => meOf(store, await whoAsks(store, request)),
 
-    setUp: async ({ store, body, response, publicUrl }) => {
-      const { coordinator, garden } = body;
-      const passwordHash = await hashPassword(coordinator.password);
-      const account = { id: newId(), email: coordinator.email, passwordHash };
-      await store.gate.write(() =>
-        store.manager.transaction(async (manager) => {
-          if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
-          await manager.insert(gardens, {
-            ...garden,
-            id: body.id,
-            gardenId: body.id,
-            version: 1,
-            rules: defaultRules,
-            ground: { ...defaultGroundRules, north: 0 },
-            normals: null,
-            recordId: null,
-            setToday: null,
-          });
-          await manager.insert(accounts, account);
-          await manager.insert(people, {
-            id: coordinator.id,
-            gardenId: body.id,
-            version: 1,
-            name: coordinator.name,
-            email: coordinator.email,
-            role: 'coordinator',
-            household: '',
-            headcount: 1,
-            waitingSince: null,
-            accountId: account.id,
-            ...crewFacts.parse({}),
-          });
-        }),
-      );
-      await admit(store, response, account.id, publicUrl);
-      return meOf(store, account);
-    },
+    setUp: prepared(
+      ({ body }) => hashPassword(body.coordinator.password),
+      async ({ store, body, response, publicUrl }, passwordHash) => {
+        const { manager } = store;
+        if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
+        const { coordinator, garden } = body;
+        const account = { id: newId(), email: coordinator.email, passwordHash };
+        await manager.insert(gardens, newGarden(body.id, garden));
+        await manager.insert(accounts, account);
+        await manager.insert(people, {
+          id: coordinator.id,
+          gardenId: body.id,
+          version: 1,
+          name: coordinator.name,
+          email: coordinator.email,
+          role: 'coordinator',
+          household: '',
+          headcount: 1,
+          waitingSince: null,
+          accountId: account.id,
+          ...crewFacts.parse({}),
+        });
+        await admit(store, response, account.id, publicUrl);
+        return meOf(store, account);
+      },
+    ),
 
-    signIn: async ({ store, body, response, publicUrl }) => {
-      const account = await store.manager.findOneBy(accounts, { email: body.email });
-      if (!(await passwordFits(body.password, account?.passwordHash ?? null)))
-        throw new Refusal('wrongPassword');
-      await admit(store, response, account!.id, publicUrl);
-      return meOf(store, account);
-    },
+    signIn: prepared(
+      async ({ store, body }) => {
+        const account = await store.manager.findOneBy(accounts, { email: body.email });
+        if (!(await passwordFits(body.password, account?.passwordHash ?? null)))
+          throw new Refusal('wrongPassword');
+        return account!;
+      },
+      async ({ store, response, publicUrl }, { id, passwordHash }) => {
+        // A password that was changed while it was being looked at opens nothing any more.
+        const account = await store.manager.findOneBy(accounts, { id, passwordHash });
+        if (!account) throw new Refusal('wrongPassword');
+        await admit(store, response, account.id, publicUrl);
+        return meOf(store, account);
+      },
+    ),
 
     signOut: async ({ store, request, response, publicUrl }) => {
       await dismiss(store, request, response, publicUrl);
@@ -93,30 +91,42 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
       return { garden: garden.name, name: person.name, email: person.email!, hasAccount: account !== null };
     },
 
-    join: async (call) => {
-      const { store, body, response, publicUrl } = call;
-      const { row, person, account } = await opened(call);
-      if (account && !(await passwordFits(body.password, account.passwordHash))) {
+    join: prepared(
+      async (call) => {
+        const { password } = call.body;
+        const { account } = await opened(call);
+        if (!account) return hashPassword(password);
+        if (await passwordFits(password, account.passwordHash)) return account.passwordHash;
         throw invalid('password', 'wrongPassword');
-      }
-      const joined = account ?? {
-        id: newId(),
-        email: person.email!,
-        passwordHash: await hashPassword(body.password),
-      };
-      await store.gate.write(() =>
-        store.manager.transaction(async (manager) => {
-          const { affected } = await manager.delete(invitations, { tokenHash: row.tokenHash });
-          if (!affected) throw new Refusal('notFound');
-          if (!account) await manager.insert(accounts, joined);
-          await manager.update(people, { id: person.id }, { accountId: joined.id });
-        }),
-      );
-      await admit(store, response, joined.id, publicUrl);
-      return meOf(store, joined);
-    },
+      },
+      async (call, passwordHash) => {
+        const { store, response, publicUrl } = call;
+        const { manager } = store;
+        const { row, person, account } = await opened(call);
+        // Somebody of this address joined, or chose another password, while this one was being looked at.
+        if (account && account.passwordHash !== passwordHash) throw invalid('password', 'wrongPassword');
+        const joined = account ?? { id: newId(), email: person.email!, passwordHash };
+        await manager.delete(invitations, { tokenHash: row.tokenHash });
+        if (!account) await manager.insert(accounts, joined);
+        await manager.update(people, { id: person.id }, { accountId: joined.id });
+        await admit(store, response, joined.id, publicUrl);
+        return meOf(store, joined);
+      },
+    ),
   };
 }
+
+const newGarden = (id: string, garden: GardenInput): GardenEntity => ({
+  ...garden,
+  id,
+  gardenId: id,
+  version: 1,
+  rules: defaultRules,
+  ground: { ...defaultGroundRules, north: 0 },
+  normals: null,
+  recordId: null,
+  setToday: null,
+});
 
 async function opened({ store, params }: Call<'invitation'> | Call<'join'>) {
   const row: InvitationEntity | null = await store.manager.findOneBy(invitations, {

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { parse, serialize } from 'cookie';
 import type { Request, Response } from 'express';
-import type { Store } from '../database/store.ts';
+import type { Database } from '../database/store.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
 import { type AccountEntity, accounts, type PersonEntity, people, signIns } from './entity.ts';
 
@@ -12,6 +12,13 @@ export interface Member {
   garden: GardenEntity;
   person: PersonEntity;
 }
+
+/** Oneself and one's children, or anybody for those who lead. */
+export const maySpeakFor = (caller: PersonEntity, person: PersonEntity): boolean =>
+  caller.role === 'coordinator' ||
+  caller.role === 'crewLead' ||
+  person.id === caller.id ||
+  person.guardianId === caller.id;
 
 const COOKIE = 'acre';
 const SIGNED_IN_DAYS = 30;
@@ -27,7 +34,7 @@ function tokenIn(request: Request): string | null {
 }
 
 /** The account of the request's cookie, or null for a stranger. */
-export async function whoAsks(store: Store, request: Request): Promise<Caller | null> {
+export async function whoAsks(store: Database, request: Request): Promise<Caller | null> {
   const token = tokenIn(request);
   if (!token) return null;
   const signIn = await store.manager.findOneBy(signIns, { tokenHash: hashOf(token) });
@@ -36,7 +43,7 @@ export async function whoAsks(store: Store, request: Request): Promise<Caller | 
 }
 
 /** The caller as a member of a garden, or null where they are none. */
-export async function memberOf(store: Store, caller: Caller, gardenId: string): Promise<Member | null> {
+export async function memberOf(store: Database, caller: Caller, gardenId: string): Promise<Member | null> {
   const person = await store.manager.findOneBy(people, { accountId: caller.id, gardenId });
   if (!person) return null;
   const garden = await store.manager.findOneBy(gardens, { id: gardenId });
@@ -45,28 +52,26 @@ export async function memberOf(store: Store, caller: Caller, gardenId: string): 
 
 /** Signs the browser in. */
 export async function admit(
-  store: Store,
+  store: Database,
   response: Response,
   accountId: string,
   publicUrl: string,
 ): Promise<void> {
   const token = newToken();
   const expires = store.clock.now() + SIGNED_IN_DAYS * DAY_MS;
-  await store.gate.write(() =>
-    store.manager.insert(signIns, { tokenHash: hashOf(token), accountId, expiresAt: String(expires) }),
-  );
+  await store.manager.insert(signIns, { tokenHash: hashOf(token), accountId, expiresAt: String(expires) });
   setCookie(response, token, SIGNED_IN_DAYS * 86_400, publicUrl);
 }
 
 /** Signs the browser out, here and for good. */
 export async function dismiss(
-  store: Store,
+  store: Database,
   request: Request,
   response: Response,
   publicUrl: string,
 ): Promise<void> {
   const token = tokenIn(request);
-  if (token) await store.gate.write(() => store.manager.delete(signIns, { tokenHash: hashOf(token) }));
+  if (token) await store.manager.delete(signIns, { tokenHash: hashOf(token) });
   setCookie(response, '', 0, publicUrl);
 }
 

@@ -17,4 +17,4 @@ export const peopleRoutes = {
 };
 export { crewRulesOf } from './agreements.ts';
 export { Letters, timeOf } from './letters.ts';
-export { seenBy } from './people.ts';
+export { checkCrew, seenBy } from './people.ts';

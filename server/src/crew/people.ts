@@ -26,6 +26,21 @@ async function keepACoordinator(manager: EntityManager, leaving: PersonEntity): 
   if (left === 0) throw invalid('role', 'lastCoordinator');
 }
 
+/**
+ * What must hold of a garden's people after an undo, as it is checked before each is changed: somebody can run the garden, and
+ * whoever is under age has a grown guardian in it.
+ * @throws Refusal `cannotUndo`
+ */
+export async function checkCrew(manager: EntityManager, gardenId: string): Promise<void> {
+  const crew = await manager.findBy(people, { gardenId });
+  const grown = new Set(crew.filter(({ kind }) => kind === 'adult').map(({ id }) => id));
+  const isRun = crew.some(({ role, accountId }) => role === 'coordinator' && accountId !== null);
+  const areLookedAfter = crew.every(
+    ({ kind, guardianId }) => kind !== 'minor' || (guardianId !== null && grown.has(guardianId)),
+  );
+  if (!isRun || !areLookedAfter) throw new Refusal('cannotUndo');
+}
+
 /** The people somebody refers to are of this garden: a grown guardian, and those they would like to work with. */
 async function checkOthers(
   manager: EntityManager,
@@ -123,14 +138,14 @@ export const peopleRoutes: PeopleRoutes = {
     if (!person.email) throw invalid('email', 'needsEmail');
     const token = newToken();
     const expiresAt = store.clock.now() + INVITATION_DAYS * DAY_MS;
-    await store.gate.write(() =>
-      store.manager.insert(invitations, {
-        tokenHash: hashOf(token),
-        gardenId: person.gardenId,
-        personId: person.id,
-        expiresAt: String(expiresAt),
-      }),
-    );
+    // The one handed out last is the one that opens the door.
+    await store.manager.delete(invitations, { personId: person.id });
+    await store.manager.insert(invitations, {
+      tokenHash: hashOf(token),
+      gardenId: person.gardenId,
+      personId: person.id,
+      expiresAt: String(expiresAt),
+    });
     return { address: `${publicUrl}/join/${token}`, expires: new Date(expiresAt).toISOString() };
   },
 };

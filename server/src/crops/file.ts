@@ -14,6 +14,7 @@ import {
 import { parse } from 'csv-parse/sync';
 import { stringify } from 'csv-stringify/sync';
 import { z } from 'zod';
+import { isTooDeep } from '../http/depth.ts';
 import { invalid } from '../http/refusal.ts';
 
 type Format = 'csv' | 'json';
@@ -63,6 +64,7 @@ const jsonFile = z.object({ crops: z.array(z.looseObject({ id: z.string() })).ma
 function readFile(text: string, format: Format): Said[] {
   try {
     if (format === 'json') {
+      if (isTooDeep(text)) throw new Error('nested too deeply');
       const { crops } = jsonFile.parse(JSON.parse(text.replace(/^\uFEFF/, '')));
       return crops.map((crop, i) => ({ line: i + 1, crop }));
     }

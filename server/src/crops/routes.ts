@@ -4,7 +4,7 @@ import { Catalogue, type CropPatch, rowOf, varietyOf } from '@unity-acre/core/cr
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { z } from 'zod';
-import type { Handlers } from '../http/handle.ts';
+import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { takeText } from '../http/upload.ts';
 import { plantings } from '../season/entity.ts';
@@ -76,20 +76,22 @@ const catalogueRoutes: Pick<
     return writeCrops(await catalogueOf(store.manager, params.gardenId), query.format);
   },
 
-  importCrops: async ({ request, params, query, change, store }) => {
-    const text = await takeText(request, CROP_FILE_BYTES, () => new Refusal('tooLarge'));
-    const known = await catalogueOf(store.manager, params.gardenId);
-    const { report, patches } = readCrops(known, text, query.format);
-    if (query.check === 'yes' || report.refused.length > 0) return report;
-    return change('crops.imported', String(patches.size), async (writing) => {
-      for (const [cropId, patch] of patches) {
-        const row = await writing.manager.findOneBy(ownCrops, { gardenId: params.gardenId, cropId });
-        await writing.put(ownCrops, row?.id ?? newId(), { cropId, patch }, row?.version);
-      }
-      await keepsPlantings(writing.manager, params.gardenId);
-      return report;
-    });
-  },
+  importCrops: prepared(
+    ({ request }) => takeText(request, CROP_FILE_BYTES, () => new Refusal('tooLarge')),
+    async ({ params, query, change, store }, text) => {
+      const known = await catalogueOf(store.manager, params.gardenId);
+      const { report, patches } = readCrops(known, text, query.format);
+      if (query.check === 'yes' || report.refused.length > 0) return report;
+      return change('crops.imported', String(patches.size), async (writing) => {
+        for (const [cropId, patch] of patches) {
+          const row = await writing.manager.findOneBy(ownCrops, { gardenId: params.gardenId, cropId });
+          await writing.put(ownCrops, row?.id ?? newId(), { cropId, patch }, row?.version);
+        }
+        await keepsPlantings(writing.manager, params.gardenId);
+        return report;
+      });
+    },
+  ),
 };
 
 export const cropRoutes = { ...catalogueRoutes, ...seedLotRoutes };

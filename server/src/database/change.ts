@@ -1,18 +1,22 @@
 import { isDeepStrictEqual } from 'node:util';
+import type { RouteName } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
-import type { EntityManager, EntitySchema, ObjectLiteral } from 'typeorm';
+import { type EntityManager, type EntitySchema, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
 import { listeners } from './listeners.ts';
+import { parkNames } from './names.ts';
 import type { GardenRow } from './rows.ts';
-import { isForeignKeyError } from './sqlite.ts';
-import type { Store } from './store.ts';
+import type { Database, Store } from './store.ts';
+import { violationOf } from './violations.ts';
 
 /** Who changes what. `what` names the thing to people. */
 export interface Deed {
   gardenId: string;
   personId: string;
+  /** the route by which it was done, which tells who may undo it; null for what the clock does */
+  route: RouteName | null;
   verb: ChangeVerb;
   what: string;
 }
@@ -30,6 +34,8 @@ export class Writing {
   constructor(
     readonly manager: EntityManager,
     private readonly gardenId: string,
+    /** the route whose audience may undo this */
+    public route: RouteName | null,
   ) {}
 
   /**
@@ -52,6 +58,32 @@ export class Writing {
     if (isDeepStrictEqual({ ...before }, { ...after, version: before.version })) return before;
     this.#check(before, ifMatch);
     return this.#write(entity, before, after);
+  }
+
+  /**
+   * Adds or changes several rows as `put` does, whatever names they take over from one another.
+   * @param items each with the version it was changed from; null for a new one
+   */
+  async putAll<Row extends GardenRow>(
+    entity: EntitySchema<Row>,
+    items: readonly { id: string; version: number | null; values: Values<Row> }[],
+  ): Promise<void> {
+    const found = await this.manager.findBy(entity, { id: In(items.map(({ id }) => id)) } as never);
+    const known = new Map(found.map((row) => [row.id, row]));
+    for (const row of found) if (row.gardenId !== this.gardenId) throw new Refusal('taken');
+    await parkNames(this.manager, entity.options.name, [...known.keys()]);
+    for (const { id, version, values } of items) {
+      const before = known.get(id) ?? null;
+      if (!before && version !== null) throw new Refusal('notFound');
+      const after = { ...before, ...values, id, gardenId: this.gardenId };
+      const isSame = before && isDeepStrictEqual({ ...before }, after);
+      // What stays as it is gets its name back, which is no change.
+      if (isSame) await this.manager.update(entity, { id } as never, before as never);
+      else if (before) {
+        this.#check(before, version ?? undefined);
+        await this.#write(entity, before, { ...after, version: before.version + 1 } as Row);
+      } else await this.#write(entity, null, { ...after, version: 1 } as Row);
+    }
   }
 
   /** Changes a row that was just read within this transaction, whatever its version. */
@@ -77,7 +109,7 @@ export class Writing {
     try {
       await this.manager.delete(entity, { id: before.id } as never);
     } catch (error) {
-      throw isForeignKeyError(error) ? new Refusal('inUse') : error;
+      throw violationOf(error) === 'foreignKey' ? new Refusal('inUse') : error;
     }
     this.rows.push({ entity: entity.options.name, before, after: null });
   }
@@ -98,86 +130,51 @@ export class Writing {
     before: Row | null,
     after: Row,
   ): Promise<Row> {
-    await (before
-      ? this.manager.update(entity, { id: after.id } as never, after as never)
-      : this.manager.insert(entity, after as never));
+    if (before) {
+      // The version stands in the condition: a row that is no longer as it was read is not written over.
+      const asRead = { id: before.id, version: before.version };
+      const { affected } = await this.manager.update(entity, asRead as never, after as never);
+      if (affected !== 1) throw new Refusal('stale', { current: await this.#find(entity, before.id) });
+    } else await this.manager.insert(entity, after as never);
     this.rows.push({ entity: entity.options.name, before, after });
     return after;
   }
 }
 
 /**
- * Does a piece of work as one transaction with one line in the audit trail, or not at all.
+ * Does a piece of work with one line in the audit trail, within the transaction that is open.
  * @returns what the work gave, and the id of the change; null where nothing changed
  */
+export async function record<T>(
+  { manager, clock }: Database,
+  deed: Deed,
+  work: (writing: Writing) => Promise<T>,
+): Promise<{ result: T; changeId: string | null }> {
+  const writing = new Writing(manager, deed.gardenId, deed.route);
+  const result = await work(writing);
+  if (writing.rows.length === 0) return { result, changeId: null };
+  const row: ChangeEntity = {
+    id: writing.changeId,
+    gardenId: deed.gardenId,
+    at: new Date(clock.now()).toISOString(),
+    personId: deed.personId,
+    route: writing.route,
+    verb: deed.verb,
+    what: deed.what,
+    rows: writing.rows,
+    undoneById: null,
+  };
+  await manager.insert(changes, row);
+  return { result, changeId: row.id };
+}
+
+/** Does a piece of work that nobody asked for just then, as one transaction with one line in the audit trail. */
 export async function change<T>(
   store: Store,
   deed: Deed,
   work: (writing: Writing) => Promise<T>,
 ): Promise<{ result: T; changeId: string | null }> {
-  const changed = await store.gate.write(() =>
-    store.manager.transaction(async (manager) => {
-      const writing = new Writing(manager, deed.gardenId);
-      const result = await work(writing);
-      if (writing.rows.length === 0) return { result, changeId: null };
-      const row: ChangeEntity = {
-        id: writing.changeId,
-        gardenId: deed.gardenId,
-        at: new Date(store.clock.now()).toISOString(),
-        personId: deed.personId,
-        verb: deed.verb,
-        what: deed.what,
-        rows: writing.rows,
-        undoneById: null,
-      };
-      await manager.insert(changes, row);
-      return { result, changeId: row.id };
-    }),
-  );
+  const changed = await store.write((manager) => record({ manager, clock: store.clock }, deed, work));
   if (changed.changeId) listeners.tell(deed.gardenId);
   return changed;
-}
-
-/**
- * Takes a change back, as a change of its own.
- * @throws Refusal `cannotUndo` where a row has changed since, or others have come to depend on it
- */
-export async function undo(store: Store, undone: ChangeEntity, personId: string): Promise<string | null> {
-  const deed: Deed = {
-    gardenId: undone.gardenId,
-    personId,
-    verb: 'change.undone',
-    what: undone.what,
-  };
-  const { changeId } = await change(store, deed, async (writing) => {
-    for (const { entity, before, after } of [...undone.rows].reverse()) {
-      await takeBack(writing, entity, before, after);
-    }
-    await writing.manager.update(changes, { id: undone.id }, { undoneById: writing.changeId });
-  });
-  return changeId;
-}
-
-/** A row without its version, which rises even when a change is taken back. */
-const contentOf = (row: GardenRow | null) => row && { ...row, version: 0 };
-
-async function takeBack(
-  writing: Writing,
-  entityName: string,
-  before: GardenRow | null,
-  after: GardenRow | null,
-): Promise<void> {
-  const { manager } = writing;
-  const id = (before ?? after)!.id;
-  const now = (await manager.findOneBy(entityName, { id } as ObjectLiteral)) as GardenRow | null;
-  if (!isDeepStrictEqual(contentOf(now), contentOf(after))) throw new Refusal('cannotUndo');
-  const restored = before && { ...before, version: (now ?? before).version + 1 };
-  try {
-    if (!restored) await manager.delete(entityName, { id } as ObjectLiteral);
-    else if (now) await manager.update(entityName, { id } as ObjectLiteral, restored);
-    else await manager.insert(entityName, restored);
-  } catch (error) {
-    throw isForeignKeyError(error) ? new Refusal('cannotUndo') : error;
-  }
-  writing.rows.push({ entity: entityName, before: now, after: restored });
 }

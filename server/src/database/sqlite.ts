@@ -1,6 +1,8 @@
+import { randomBytes } from 'node:crypto';
 import { existsSync } from 'node:fs';
 import Database from 'better-sqlite3';
-import type { DataSourceOptions } from 'typeorm';
+import type { DataSource, DataSourceOptions, EntityManager } from 'typeorm';
+import type { Trouble, WritingConnection } from './transactions.ts';
 
 /* Everything that only SQLite understands stands in this file. */
 
@@ -46,11 +48,20 @@ export function inspect(file: string, known: readonly string[]): void {
   }
 }
 
-/** How TypeORM opens the file: write-ahead log, every commit on disk before it is acknowledged, foreign keys on. */
-export const sqliteOptions = (file: string): DataSourceOptions => ({
+/** The driver a database is opened with; tests give one whose statements fail. */
+export type SqliteDriver = typeof Database;
+
+interface Opened {
+  file: string;
+  driver?: SqliteDriver | undefined;
+}
+
+/** For the one connection that writes: write-ahead log, every commit on disk before it is acknowledged, foreign keys on. */
+export const writingOptions = ({ file, driver }: Opened): DataSourceOptions => ({
   type: 'better-sqlite3',
   database: file,
   enableWAL: true,
+  ...(driver && { driver }),
   prepareDatabase: (database: Database.Database) => {
     database.pragma('synchronous = FULL');
     database.pragma('foreign_keys = ON');
@@ -58,7 +69,90 @@ export const sqliteOptions = (file: string): DataSourceOptions => ({
   },
 });
 
-/** True for an error that says other rows still refer to one, or a row it refers to is gone. */
-export const isForeignKeyError = (error: unknown): boolean =>
-  String((error as { code?: unknown }).code ?? '').startsWith('SQLITE_CONSTRAINT_FOREIGNKEY') ||
-  /FOREIGN KEY constraint failed/.test(String((error as Error).message));
+/** For the connection that reads. It sees what is committed and nothing else; a write through it is an error. */
+export const readingOptions = (file: string): DataSourceOptions => ({
+  type: 'better-sqlite3',
+  database: file,
+  prepareDatabase: (database: Database.Database) => {
+    database.pragma('query_only = ON');
+    database.pragma('busy_timeout = 5000');
+  },
+});
+
+const codeOf = (error: unknown): string => {
+  const { code, driverError } = (error ?? {}) as { code?: unknown; driverError?: { code?: unknown } };
+  return String(driverError?.code ?? code ?? '');
+};
+
+/** By the beginning of SQLite's result codes (https://sqlite.org/rescode.html). */
+const troubleByCode: [beginning: string, trouble: Trouble][] = [
+  ['SQLITE_FULL', 'full'],
+  ['SQLITE_READONLY', 'readOnly'],
+  ['SQLITE_CORRUPT', 'damaged'],
+  ['SQLITE_NOTADB', 'damaged'],
+  ['SQLITE_IOERR', 'failing'],
+  ['SQLITE_CANTOPEN', 'failing'],
+  ['SQLITE_BUSY', 'failing'],
+  ['SQLITE_PROTOCOL', 'failing'],
+  ['SQLITE_NOMEM', 'failing'],
+];
+
+/** Bytes a probe writes: more than what is left over in a page or two. */
+const PROBE_BYTES = 32_768;
+
+/** The writing connection at SQLite's own driver: TypeORM's count of its transactions is not asked. */
+export class SqliteWriting implements WritingConnection {
+  constructor(private readonly source: DataSource) {}
+
+  get manager(): EntityManager {
+    return this.source.manager;
+  }
+
+  get #database(): Database.Database {
+    return (this.source.driver as unknown as { databaseConnection: Database.Database }).databaseConnection;
+  }
+
+  begin(): void {
+    if (this.#database.inTransaction) throw new Error('a transaction is open already');
+    this.#database.exec('BEGIN IMMEDIATE');
+  }
+
+  commit(): void {
+    if (!this.#database.inTransaction) throw new Error('the transaction has ended by itself');
+    this.#database.exec('COMMIT');
+    if (this.#database.inTransaction) throw new Error('the transaction was not ended');
+  }
+
+  rollBack(): void {
+    this.#database.exec('ROLLBACK');
+  }
+
+  isInTransaction(): boolean {
+    return this.#database.inTransaction;
+  }
+
+  async reopen(): Promise<void> {
+    if (this.source.isInitialized) await this.source.destroy();
+    await this.source.initialize();
+    // On a full disk the log may be what fills it. Where it cannot be taken in now, it is later.
+    try {
+      this.#database.pragma('wal_checkpoint(TRUNCATE)');
+    } catch {}
+  }
+
+  probe(): void {
+    const database = this.#database;
+    const content = randomBytes(PROBE_BYTES);
+    database.exec('BEGIN IMMEDIATE');
+    database.prepare('INSERT OR REPLACE INTO scratch (id, content) VALUES (1, ?)').run(content);
+    const read = database.prepare('SELECT content FROM scratch WHERE id = 1').pluck().get() as Buffer;
+    database.exec('COMMIT');
+    if (!content.equals(read))
+      throw Object.assign(new Error('read other than written'), { code: 'SQLITE_CORRUPT' });
+  }
+
+  troubleOf(error: unknown): Trouble | null {
+    const code = codeOf(error);
+    return troubleByCode.find(([beginning]) => code.startsWith(beginning))?.[1] ?? null;
+  }
+}

@@ -11,7 +11,7 @@ import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
 import { Harness, newId, observation } from '../testing/harness.ts';
 import { First1764000000000 } from './migrations/first.ts';
-import { sqliteOptions, UnusableDatabase } from './sqlite.ts';
+import { UnusableDatabase, writingOptions } from './sqlite.ts';
 import { DATABASE_FILE, openStore } from './store.ts';
 
 let folder: string;
@@ -25,10 +25,11 @@ const file = () => join(folder, DATABASE_FILE);
 describe('the database', () => {
   it('is on disk before it answers, in the write-ahead log, with foreign keys', async () => {
     const store = await openStore(folder);
-    const pragma = async (name: string) => Object.values((await store.manager.query(`PRAGMA ${name}`))[0])[0];
-    expect(await pragma('journal_mode')).toBe('wal');
-    expect(await pragma('synchronous')).toBe(2);
-    expect(await pragma('foreign_keys')).toBe(1);
+    const pragmas = await store.write(async (manager) => {
+      const pragma = async (name: string) => Object.values((await manager.query(`PRAGMA ${name}`))[0])[0];
+      return [await pragma('journal_mode'), await pragma('synchronous'), await pragma('foreign_keys')];
+    });
+    expect(pragmas).toEqual(['wal', 2, 1]);
     await store.close();
     expect(store.isOpen()).toBe(false);
   });
@@ -139,7 +140,7 @@ it('keeps everything it acknowledged when the server is killed while entries are
 describe('a database of the first version', () => {
   it('is brought up to date with its rows as they were, and what is new at its usual value', async () => {
     const source = new DataSource({
-      ...sqliteOptions(file()),
+      ...writingOptions({ file: file() }),
       entities: [],
       migrations: [First1764000000000],
       migrationsTransactionMode: 'all',

@@ -1,11 +1,11 @@
 import { mkdirSync } from 'node:fs';
 import { join } from 'node:path';
 import { DataSource, type EntityManager, type EntitySchema } from 'typeorm';
-
 import { Gate } from './gate.ts';
 import { migrations } from './migrations/index.ts';
-import { inspect, sqliteOptions } from './sqlite.ts';
+import { inspect, readingOptions, type SqliteDriver, SqliteWriting, writingOptions } from './sqlite.ts';
 import { tables } from './tables.ts';
+import { type DatabaseState, Transactions } from './transactions.ts';
 
 /** What time it is. Tests and the demo set their own. */
 export interface Clock {
@@ -13,41 +13,74 @@ export interface Clock {
   now(): number;
 }
 
-/** The open database. */
-export interface Store {
+/** What a request works with: rows, and what time it is. */
+export interface Database {
   manager: EntityManager;
-  gate: Gate;
   clock: Clock;
+}
+
+/** The open database. */
+export interface Store extends Database {
+  /** Reads what is committed. A write through it is refused by the database: `write` gives the manager for that. */
+  manager: EntityManager;
+  /** Reads while nobody writes, so that several statements see the same. */
+  read<T>(work: () => Promise<T>): Promise<T>;
+  /**
+   * Does a piece of work as one transaction, alone; what it reads by its manager, nobody changes before it is done.
+   * @throws Refusal where the database cannot be written; then nothing was
+   */
+  write<T>(work: (manager: EntityManager) => Promise<T>): Promise<T>;
+  /** Whether the database can be written, by writing. */
+  state(): Promise<DatabaseState>;
+  /** Refuses every write from now on. */
+  condemn(): void;
   isOpen(): boolean;
   close(): Promise<void>;
 }
 
 export const DATABASE_FILE = 'unity-acre.sqlite';
 
+interface StoreOptions {
+  clock?: Clock | undefined;
+  /** SQLite's driver, where a test gives one that fails */
+  driver?: SqliteDriver | undefined;
+}
+
 /**
  * Opens the database of a data folder, once, and brings its schema up to date.
  * @throws UnusableDatabase where the file is damaged or newer than this program
  */
-export async function openStore(dataDir: string, clock: Clock = { now: Date.now }): Promise<Store> {
+export async function openStore(dataDir: string, options: StoreOptions = {}): Promise<Store> {
+  const { clock = { now: Date.now }, driver } = options;
   mkdirSync(dataDir, { recursive: true });
   const file = join(dataDir, DATABASE_FILE);
   inspect(
     file,
     migrations.map((migration) => migration.name),
   );
-  const source = new DataSource({
-    ...sqliteOptions(file),
-    entities: Object.values(tables) as EntitySchema[],
+  const entities = Object.values(tables) as EntitySchema[];
+  const writing = new DataSource({
+    ...writingOptions({ file, driver }),
+    entities,
     migrations,
     migrationsTransactionMode: 'all',
   });
-  await source.initialize();
-  await source.runMigrations();
+  await writing.initialize();
+  await writing.runMigrations();
+  const reading = await new DataSource({ ...readingOptions(file), entities }).initialize();
+  const gate = new Gate();
+  const transactions = new Transactions(new SqliteWriting(writing), gate);
   return {
-    manager: source.manager,
-    gate: new Gate(),
+    manager: reading.manager,
     clock,
-    isOpen: () => source.isInitialized,
-    close: () => (source.isInitialized ? source.destroy() : Promise.resolve()),
+    read: (work) => gate.read(work),
+    write: (work) => transactions.run(work),
+    state: () => transactions.state(),
+    condemn: () => transactions.condemn(),
+    isOpen: () => reading.isInitialized,
+    close: async () => {
+      // The one that writes goes last, so that it takes the write-ahead log in.
+      for (const source of [reading, writing]) if (source.isInitialized) await source.destroy();
+    },
   };
 }

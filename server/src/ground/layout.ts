@@ -1,13 +1,15 @@
 import { GEO_FILE_BYTES, type LayoutInput } from '@unity-acre/contract/ground';
 import { type DrawnThing, fromGeoJson, toGeoJson } from '@unity-acre/core/ground';
+import { rollup } from 'd3-array';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../database/change.ts';
-import type { Handlers } from '../http/handle.ts';
+import { isTooDeep } from '../http/depth.ts';
+import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { takeText } from '../http/upload.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
 import { gardenView } from '../place/index.ts';
-import { beds, landmarks } from './entity.ts';
+import { type BedEntity, beds, type LandmarkEntity, landmarks } from './entity.ts';
 import { bedViews, landmarkView } from './views.ts';
 
 /** Writes beds and landmarks as one change. @throws Refusal where a name is taken or a version is stale */
@@ -15,14 +17,22 @@ async function write(writing: Writing, gardenId: string, layout: LayoutInput): P
   const known = await writing.manager.find(beds, { where: { gardenId }, select: { id: true, name: true } });
   const names = new Map(known.map(({ id, name }) => [id, name]));
   for (const { id, name } of layout.beds) names.set(id, name);
-  for (const [i, { id, name }] of layout.beds.entries()) {
-    const twice = [...names].some(([other, taken]) => other !== id && taken === name);
-    if (twice) throw invalid(`beds.${i}.name`, 'nameTaken');
+  const times = rollup(
+    names.values(),
+    (all) => all.length,
+    (name) => name,
+  );
+  for (const [i, { name }] of layout.beds.entries()) {
+    if (times.get(name)! > 1) throw invalid(`beds.${i}.name`, 'nameTaken');
   }
-  for (const { id, version, ...bed } of layout.beds) await writing.put(beds, id, bed, version ?? undefined);
-  for (const { id, version, ...mark } of layout.landmarks) {
-    await writing.put(landmarks, id, mark, version ?? undefined);
-  }
+  await writing.putAll<BedEntity>(
+    beds,
+    layout.beds.map(({ id, version, ...values }) => ({ id, version, values })),
+  );
+  await writing.putAll<LandmarkEntity>(
+    landmarks,
+    layout.landmarks.map(({ id, version, ...values }) => ({ id, version, values })),
+  );
 }
 
 const originOf = ({ latitude, longitude, ground }: GardenEntity) => ({
@@ -116,23 +126,29 @@ export const layoutRoutes: LayoutRoutes = {
     return `${JSON.stringify(toGeoJson([...drawnBeds, ...marks], originOf(garden)), null, 1)}\n`;
   },
 
-  importGround: async ({ member: { garden }, query, request, change }) => {
-    const text = await takeText(request, GEO_FILE_BYTES, () =>
-      invalid('file', `fileTooLarge:${GEO_FILE_BYTES / 1_000_000}`),
-    );
-    const { things, notes } = fromGeoJson(text, originOf(garden));
-    const fatal = notes.find(({ feature }) => feature === 0);
-    if (fatal) throw invalid('file', fatal.problem === 'notJson' ? 'geoNotJson' : 'geoNotFeatures');
-    const counts = {
-      beds: things.filter(({ what }) => what === 'bed').length,
-      landmarks: things.filter(({ what }) => what === 'landmark').length,
-      notes,
-    };
-    if (query.dry === 'yes' || things.length === 0) return { ...counts, saved: false };
-    await change('layout.imported', '', async (writing) => {
-      const known = await writing.manager.findBy(beds, { gardenId: garden.id });
-      await write(writing, garden.id, layoutOf(things, known));
-    });
-    return { ...counts, saved: true };
-  },
+  importGround: prepared(
+    async ({ request }) => {
+      const text = await takeText(request, GEO_FILE_BYTES, () =>
+        invalid('file', `fileTooLarge:${GEO_FILE_BYTES / 1_000_000}`),
+      );
+      if (isTooDeep(text)) throw invalid('file', 'geoNotFeatures');
+      return text;
+    },
+    async ({ member: { garden }, query, change }, text) => {
+      const { things, notes } = fromGeoJson(text, originOf(garden));
+      const fatal = notes.find(({ feature }) => feature === 0);
+      if (fatal) throw invalid('file', fatal.problem === 'notJson' ? 'geoNotJson' : 'geoNotFeatures');
+      const counts = {
+        beds: things.filter(({ what }) => what === 'bed').length,
+        landmarks: things.filter(({ what }) => what === 'landmark').length,
+        notes,
+      };
+      if (query.dry === 'yes' || things.length === 0) return { ...counts, saved: false };
+      await change('layout.imported', '', async (writing) => {
+        const known = await writing.manager.findBy(beds, { gardenId: garden.id });
+        await write(writing, garden.id, layoutOf(things, known));
+      });
+      return { ...counts, saved: true };
+    },
+  ),
 };

@@ -1,6 +1,6 @@
 import { PICTURE_BYTES, type pictureKinds } from '@unity-acre/contract/ground';
 import { v7 as newId } from 'uuid';
-import type { Handlers } from '../http/handle.ts';
+import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { takeStream } from '../http/upload.ts';
 import { pictures, underlays } from './entity.ts';
@@ -24,31 +24,30 @@ type UnderlayRoutes = Pick<
 export const underlayRoutes: UnderlayRoutes = {
   underlays: async ({ store, params }) => (await store.manager.findBy(underlays, params)).map(underlayView),
 
-  addPicture: async ({ params: { gardenId }, query, request, change }) => {
-    const chunks: Buffer[] = [];
-    const tooLarge = () => invalid('file', `fileTooLarge:${PICTURE_BYTES / 1_000_000}`);
-    for await (const chunk of takeStream(request, PICTURE_BYTES, tooLarge)) chunks.push(chunk);
-    const content = Buffer.concat(chunks);
-    const kind = kindOf(content);
-    if (!kind) throw invalid('file', 'notAPicture');
-    return change('underlay.saved', '', async (writing) => {
-      const pictureId = newId();
-      await writing.manager.insert(pictures, {
-        id: pictureId,
-        gardenId,
-        kind,
-        content: content.toString('base64'),
-      });
-      const { width, height, metresPerPixel } = query;
-      const lying = { x: 0, y: 0, metresPerPixel, angle: 0, strength: 0.6 };
-      for (const row of await writing.manager.findBy(underlays, { gardenId })) {
-        await writing.removeFound(underlays, row);
-      }
-      return underlayView(
-        await writing.put(underlays, newId(), { ...lying, width, height, pictureId }, undefined),
-      );
-    });
-  },
+  addPicture: prepared(
+    async ({ request }) => {
+      const chunks: Buffer[] = [];
+      const tooLarge = () => invalid('file', `fileTooLarge:${PICTURE_BYTES / 1_000_000}`);
+      for await (const chunk of takeStream(request, PICTURE_BYTES, tooLarge)) chunks.push(chunk);
+      const content = Buffer.concat(chunks);
+      const kind = kindOf(content);
+      if (!kind) throw invalid('file', 'notAPicture');
+      return { kind, content: content.toString('base64') };
+    },
+    ({ params: { gardenId }, query, change }, picture) =>
+      change('underlay.saved', '', async (writing) => {
+        const pictureId = newId();
+        await writing.manager.insert(pictures, { id: pictureId, gardenId, ...picture });
+        const { width, height, metresPerPixel } = query;
+        const lying = { x: 0, y: 0, metresPerPixel, angle: 0, strength: 0.6 };
+        for (const row of await writing.manager.findBy(underlays, { gardenId })) {
+          await writing.removeFound(underlays, row);
+        }
+        return underlayView(
+          await writing.put(underlays, newId(), { ...lying, width, height, pictureId }, undefined),
+        );
+      }),
+  ),
 
   saveUnderlay: ({ params, body, ifMatch, change }) =>
     change('underlay.saved', '', async (writing) => {

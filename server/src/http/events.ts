@@ -1,6 +1,6 @@
 import type { Response } from 'express';
 import { listeners } from '../database/listeners.ts';
-import type { Handlers } from './handle.ts';
+import { apart, type Handlers } from './handle.ts';
 
 /** A line now and then, so that nothing between here and the browser takes the stream for dead. */
 const ALIVE_MS = 25_000;
@@ -17,7 +17,7 @@ export function endStreams(): void {
  * so that nobody is told more than they may know.
  */
 export const eventRoutes: Pick<Handlers, 'events'> = {
-  events: async ({ params, response }) => {
+  events: apart(async ({ params, response }) => {
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // Without this the answer is held back to be compressed.
@@ -33,5 +33,5 @@ export const eventRoutes: Pick<Handlers, 'events'> = {
       streams.delete(response);
     });
     return null;
-  },
+  }),
 };

@@ -14,8 +14,10 @@ import {
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import type { Express, Request, RequestHandler, Response } from 'express';
 import { type Caller, type Member, memberOf, whoAsks } from '../crew/caller.ts';
-import { change, type IfMatch, type Writing } from '../database/change.ts';
-import type { Store } from '../database/store.ts';
+import { type IfMatch, record, type Writing } from '../database/change.ts';
+import { listeners } from '../database/listeners.ts';
+import type { Clock, Database, Store } from '../database/store.ts';
+import type { GardenEntity } from '../place/entity.ts';
 import { Refusal } from './refusal.ts';
 
 /** What a handler is given. */
@@ -29,7 +31,8 @@ export interface Call<Name extends RouteName> {
   caller: Caller | null;
   /** who asks, as a member of the garden of the route. @throws Error on routes without a garden */
   member: Member;
-  store: Store;
+  /** rows and the time; for a route that writes, within its transaction */
+  store: Database;
   request: Request;
   response: Response;
   /** the address people use, without a slash at its end */
@@ -38,14 +41,43 @@ export interface Call<Name extends RouteName> {
   change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T>;
 }
 
-type Handler<Name extends RouteName> = (call: Call<Name>) => Promise<AnswerOf<Name>>;
-export type Handlers = { [Name in RouteName]: Handler<Name> };
+/**
+ * Answers a route. Routes that write run as one transaction: all they read by `store.manager` stands until they have ended, and
+ * an error takes back all they wrote. Routes that read run while nobody writes.
+ */
+export interface Handler<Name extends RouteName, Prepared = unknown> {
+  (call: Call<Name>, prepared: Prepared): Promise<AnswerOf<Name>>;
+  /** what takes long and needs no rows that hold still: done before the transaction begins */
+  prepare?(call: Call<Name>): Promise<Prepared>;
+  /** how it meets those who write: as its method says where it does not say itself */
+  mode?: 'reads' | 'apart';
+}
+// biome-ignore lint/suspicious/noExplicitAny: each handler has its own preparation
+export type Handlers = { [Name in RouteName]: Handler<Name, any> };
+
+/** A handler whose long work (a password's hash, a file that arrives) is done before its transaction begins. */
+export const prepared = <Name extends RouteName, Prepared>(
+  prepare: (call: Call<Name>) => Promise<Prepared>,
+  handle: (call: Call<Name>, prepared: Prepared) => Promise<AnswerOf<Name>>,
+): Handler<Name, Prepared> => Object.assign(handle, { prepare });
+
+/** A handler of a POST or DELETE that writes no rows: it begins or ends a job. */
+export const writingNothing = <Name extends RouteName>(
+  handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,
+): Handler<Name> => Object.assign(handle, { mode: 'reads' as const });
+
+/** A handler that holds nobody up and waits for nobody, since it asks for a turn itself or lasts long. */
+export const apart = <Name extends RouteName>(
+  handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,
+): Handler<Name> => Object.assign(handle, { mode: 'apart' as const });
 
 export interface Binding {
   store: Store;
   publicUrl: () => string;
   /** true in tests: an answer that is not what the contract says is an error */
   checkAnswers: boolean;
+  /** what follows of every change, within it */
+  follow?: (writing: Writing, garden: GardenEntity, clock: Clock) => Promise<void>;
   /** middleware a route gets before its handler */
   before?: Partial<Record<RouteName, RequestHandler[]>>;
 }
@@ -57,8 +89,7 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
     const method = route.method.toLowerCase() as 'get' | 'put' | 'post' | 'delete';
     const handler = handlers[name] as Handler<RouteName>;
     app[method](route.path, ...(binding.before?.[name] ?? []), async (request, response) => {
-      const answer = () => answerTo(route, handler, binding, request, response);
-      const value = await (route.method === 'GET' ? binding.store.gate.read(answer) : answer());
+      const value = await answerTo({ name, route, handler, binding, request, response });
       if (response.headersSent) return;
       if (binding.checkAnswers) checkAnswer(name, route, value);
       if (route.mediaType === 'application/json') response.json(value);
@@ -67,53 +98,95 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
   }
 }
 
-async function answerTo(
-  route: Route,
-  handler: Handler<RouteName>,
-  { store, publicUrl }: Binding,
-  request: Request,
-  response: Response,
-): Promise<unknown> {
+/** One request on its way to its handler. */
+interface Asked {
+  name: RouteName;
+  route: Route;
+  handler: Handler<RouteName>;
+  binding: Binding;
+  request: Request;
+  response: Response;
+}
+
+async function answerTo(asked: Asked): Promise<unknown> {
+  const { route, handler, request, binding } = asked;
+  const { store } = binding;
+  const answer = async () => handler((await callOf(asked, store)).call, undefined);
+  if (handler.mode === 'apart') return answer();
+  if (route.method === 'GET' || handler.mode === 'reads') return store.read(answer);
+  const early = await callOf(asked, store);
+  const ready = await handler.prepare?.(early.call);
+  let changed: Changed[] = [];
+  const value = await store.write(async (manager) => {
+    // Who asks may have been put out of the garden while this waited for its turn.
+    const { call, changes } = await callOf(asked, { manager, clock: store.clock });
+    changed = changes;
+    return handler(call, ready);
+  });
+  for (const { gardenId, changeId } of changed) {
+    request.res?.setHeader(CHANGE_HEADER, changeId);
+    listeners.tell(gardenId);
+  }
+  return value;
+}
+
+interface Changed {
+  gardenId: string;
+  changeId: string;
+}
+
+/** A request as its handler takes it: checked against the contract, with who asks. */
+async function callOf(
+  { name, route, binding, request, response }: Asked,
+  store: Database,
+): Promise<{ call: Call<RouteName>; changes: Changed[] }> {
   const caller = route.may === 'anyone' ? null : await whoAsks(store, request);
   if (route.may !== 'anyone' && !caller) throw new Refusal('signedOut');
   const member = Array.isArray(route.may) ? await admitted(store, caller!, request, route.may) : null;
+  const inGarden = (): Member => {
+    if (!member) throw new Error(`${route.path} has no garden`);
+    return member;
+  };
+  const changes: Changed[] = [];
+  const call = {
+    ...checked(route, request),
+    ifMatch: versionIn(request),
+    caller,
+    get member() {
+      return inGarden();
+    },
+    store,
+    request,
+    response,
+    publicUrl: binding.publicUrl(),
+    async change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T> {
+      const { garden, person } = inGarden();
+      const deed = { gardenId: garden.id, personId: person.id, route: name, verb, what };
+      const { result, changeId } = await record(store, deed, async (writing) => {
+        const worked = await work(writing);
+        await binding.follow?.(writing, garden, store.clock);
+        return worked;
+      });
+      if (changeId) changes.push({ gardenId: garden.id, changeId });
+      return result;
+    },
+  };
+  return { call: call as Call<RouteName>, changes };
+}
 
+function checked(route: Route, request: Request) {
   const params = route.params.safeParse(request.params);
   if (!params.success) throw new Refusal('notFound');
   const query = route.query.safeParse(request.query);
   if (!query.success) throw new Refusal('invalid', { errors: fieldErrors(query.error) });
   const body = route.body.safeParse(request.body ?? {});
   if (!body.success) throw new Refusal('invalid', { errors: fieldErrors(body.error) });
-
-  const call = {
-    params: params.data,
-    query: query.data,
-    body: body.data,
-    ifMatch: versionIn(request),
-    caller,
-    get member() {
-      if (!member) throw new Error(`${route.path} has no garden`);
-      return member;
-    },
-    store,
-    request,
-    response,
-    publicUrl: publicUrl(),
-    async change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T> {
-      if (!member) throw new Error(`${route.path} has no garden`);
-      const { garden, person } = member;
-      const deed = { gardenId: garden.id, personId: person.id, verb, what };
-      const { result, changeId } = await change(store, deed, work);
-      if (changeId) response.setHeader(CHANGE_HEADER, changeId);
-      return result;
-    },
-  };
-  return handler(call as Call<RouteName>);
+  return { params: params.data, query: query.data, body: body.data };
 }
 
 /** Whether another garden exists is nobody's business: a garden one is not in is not there. */
 async function admitted(
-  store: Store,
+  store: Database,
   caller: Caller,
   request: Request,
   may: readonly Role[],

@@ -1,17 +1,12 @@
-import { CHANGE_HEADER } from '@unity-acre/contract';
 import { LessThan } from 'typeorm';
 import { people } from '../crew/entity.ts';
-import { seenBy } from '../crew/index.ts';
-import { undo } from '../database/change.ts';
+import { checkCrew, seenBy } from '../crew/index.ts';
+import { takeBack } from '../database/undo.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import { BY_THE_CLOCK, type ChangeEntity, changes } from './entity.ts';
 import { pageOf } from './page.ts';
-
-const mayUndo = (change: ChangeEntity, person: { id: string; role: string }): boolean =>
-  change.undoneById === null &&
-  change.personId !== BY_THE_CLOCK &&
-  (change.personId === person.id || person.role === 'coordinator');
+import { checkUndo, looksUndoable } from './undoing.ts';
 
 /** Changes that name somebody. */
 const namesSomebody = ({ verb, rows }: ChangeEntity): boolean =>
@@ -43,19 +38,23 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
         verb: row.verb,
         what: mayBeNamed(row) ? row.what : '',
         undone: row.undoneById !== null,
-        mayUndo: mayUndo(row, member.person),
+        mayUndo: looksUndoable(row, member),
       })),
       next,
     };
   },
 
-  undo: async ({ store, params, member, response }) => {
+  undo: async ({ store, params, member, change }) => {
     const row = await store.manager.findOneBy(changes, params);
     if (!row) throw new Refusal('notFound');
     if (row.undoneById !== null) throw new Refusal('cannotUndo');
-    if (!mayUndo(row, member.person)) throw new Refusal('notAllowed');
-    const changeId = await undo(store, row, member.person.id);
-    if (changeId) response.setHeader(CHANGE_HEADER, changeId);
+    await checkUndo(store.manager, row, member);
+    await change('change.undone', row.what, async (writing) => {
+      // Undone in its turn, it asks for the same role.
+      writing.route = row.route;
+      await takeBack(writing, row);
+      await checkCrew(writing.manager, params.gardenId);
+    });
     return { ok: true };
   },
 };

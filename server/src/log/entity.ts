@@ -1,3 +1,4 @@
+import type { RouteName } from '@unity-acre/contract';
 import type { Destination, EntryKind } from '@unity-acre/core/log';
 import { EntitySchema } from 'typeorm';
 import { gardenRow, json, key, longText, maybe, real, refersTo, text } from '../database/columns.ts';
@@ -34,6 +35,8 @@ export interface ChangeEntity {
   gardenId: string;
   at: string;
   personId: string;
+  /** null for what the clock did, and for what was done before routes were kept */
+  route: RouteName | null;
   verb: string;
   what: string;
   rows: RowChange[];
@@ -74,6 +77,7 @@ export const changes = new EntitySchema<ChangeEntity>({
     gardenId: text(),
     at: text(),
     personId: text(),
+    route: maybe(text()),
     verb: text(),
     what: text(),
     rows: json(),

@@ -63,7 +63,9 @@ describe('a garden', () => {
   it('moves only a clock that is set by hand', async () => {
     const refused = await garden.ask('setClock', { body: { today: '2026-05-25' } });
     expect(refused.problem.errors).toEqual([expect.objectContaining({ field: 'today', code: 'clockRuns' })]);
-    await harness.running.store.manager.update(gardens, { id: garden.id }, { setToday: '2026-05-20' });
+    await harness.running.store.write((manager) =>
+      manager.update(gardens, { id: garden.id }, { setToday: '2026-05-20' }),
+    );
     expect((await garden.ok('setClock', { body: { today: '2026-05-25' } })).today).toBe('2026-05-25');
     expect((await garden.ok('garden')).clockIsSet).toBe(true);
   });

@@ -11,7 +11,7 @@ import {
 } from '@unity-acre/core/place';
 import { CsvError, parse } from 'csv-parse';
 import { v7 as newId } from 'uuid';
-import type { Handlers } from '../http/handle.ts';
+import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid, type Refusal } from '../http/refusal.ts';
 import { takeStream } from '../http/upload.ts';
 import { storedRecord } from './climate.ts';
@@ -80,33 +80,33 @@ function refused({ fault }: FileError): Refusal {
 }
 
 export const stationRoutes: Pick<Handlers, 'importStation' | 'removeStation'> = {
-  importStation: async ({ request, query, member, change, store }) => {
-    const stream = takeStream(request, STATION_FILE_BYTES, () =>
-      invalid('file', `stationTooLarge:${STATION_FILE_BYTES / MEGABYTE}`),
-    );
-    const { record, report } = await readStation(stream, query.units === 'tell' ? null : query.units);
-    const { latitude, longitude } = member.garden;
-    const climate = reduced(record, latitude, longitude);
-    const row = {
-      id: newId(),
-      gardenId: member.garden.id,
-      name: query.name,
-      importedAt: new Date(store.clock.now()).toISOString(),
-      ...storedRecord(record),
-      gaps: report.gaps,
-      climate,
-    };
-    return change('station.imported', query.name, async (writing) => {
-      const garden = await writing.manager.findOneByOrFail(gardens, { id: member.garden.id });
-      await writing.manager.insert(stationRecords, row);
-      const saved = await writing.set(gardens, garden, { recordId: row.id });
-      return { report, garden: await gardenView(writing.manager, saved, store.clock) };
-    });
-  },
+  importStation: prepared(
+    ({ request, query }) => {
+      const stream = takeStream(request, STATION_FILE_BYTES, () =>
+        invalid('file', `stationTooLarge:${STATION_FILE_BYTES / MEGABYTE}`),
+      );
+      return readStation(stream, query.units === 'tell' ? null : query.units);
+    },
+    async ({ query, member: { garden }, change, store }, { record, report }) => {
+      const row = {
+        id: newId(),
+        gardenId: garden.id,
+        name: query.name,
+        importedAt: new Date(store.clock.now()).toISOString(),
+        ...storedRecord(record),
+        gaps: report.gaps,
+        climate: reduced(record, garden.latitude, garden.longitude),
+      };
+      return change('station.imported', query.name, async (writing) => {
+        await writing.manager.insert(stationRecords, row);
+        const saved = await writing.set(gardens, garden, { recordId: row.id });
+        return { report, garden: await gardenView(writing.manager, saved, store.clock) };
+      });
+    },
+  ),
 
-  removeStation: ({ member, change, store }) =>
+  removeStation: ({ member: { garden }, change, store }) =>
     change('station.removed', '', async (writing) => {
-      const garden = await writing.manager.findOneByOrFail(gardens, { id: member.garden.id });
       const saved =
         garden.recordId === null ? garden : await writing.set(gardens, garden, { recordId: null });
       return gardenView(writing.manager, saved, store.clock);

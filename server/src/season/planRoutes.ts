@@ -1,7 +1,7 @@
 import type { Proposal } from '@unity-acre/contract/season';
 import { consistency, findingKey, remediesFor, rollOver } from '@unity-acre/core/season';
 import { catalogueOf } from '../crops/index.ts';
-import type { Handlers } from '../http/handle.ts';
+import { type Handlers, writingNothing } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
@@ -98,7 +98,7 @@ export const planRoutes: PlanRoutes = {
     }));
   },
 
-  propose: async ({ store, member: { garden }, body }) => {
+  propose: writingNothing(async ({ store, member: { garden }, body }) => {
     const { manager } = store;
     const { year, afresh, gap, seconds } = body;
     const wanted = await manager.findBy(wishes, { gardenId: garden.id, year });
@@ -131,7 +131,7 @@ export const planRoutes: PlanRoutes = {
         },
       ),
     );
-  },
+  }),
 
   proposal: async ({ params }) => {
     const looking = proposals.get(params.gardenId, params.id);
@@ -139,10 +139,10 @@ export const planRoutes: PlanRoutes = {
     return proposalView(looking);
   },
 
-  stopProposal: async ({ params }) => {
+  stopProposal: writingNothing(async ({ params }) => {
     const looking = proposals.get(params.gardenId, params.id);
     if (!looking) throw new Refusal('notFound');
     looking.stop();
     return proposalView(looking);
-  },
+  }),
 };

@@ -15,6 +15,7 @@ import type { PlantingInput } from '@unity-acre/contract/season';
 import type { SessionInput } from '@unity-acre/contract/work';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
+import type { SqliteDriver } from '../database/sqlite.ts';
 import type { Clock } from '../database/store.ts';
 import { type Running, start } from '../start.ts';
 
@@ -56,6 +57,12 @@ interface Ask {
   origin?: string | null;
 }
 
+interface HarnessOptions {
+  dataDir?: string;
+  tries?: number;
+  driver?: SqliteDriver;
+}
+
 /** A server of its own on a free port, with a data folder of its own. */
 export class Harness {
   private constructor(
@@ -64,7 +71,7 @@ export class Harness {
     readonly clock: { time: number } & Clock,
   ) {}
 
-  static async open(options: { dataDir?: string; tries?: number } = {}): Promise<Harness> {
+  static async open(options: HarnessOptions = {}): Promise<Harness> {
     const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'acre-'));
     const clock = { time: MAY_20, now: () => clock.time };
     const running = await start({
@@ -75,6 +82,7 @@ export class Harness {
       clock,
       checkAnswers: true,
       tries: options.tries ?? 1000,
+      ...(options.driver && { driver: options.driver }),
     });
     return new Harness(running, dataDir, clock);
   }

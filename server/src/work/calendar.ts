@@ -22,12 +22,12 @@ export const calendarRoutes: CalendarRoutes = {
 
   makeCalendarAddress: async ({ store, member: { person }, publicUrl }) => {
     const row = { personId: person.id, gardenId: person.gardenId, token: newToken() };
-    await store.gate.write(() => store.manager.save(calendarAddresses, row));
+    await store.manager.upsert(calendarAddresses, row, ['personId']);
     return { address: addressOf(publicUrl, row.token) };
   },
 
   revokeCalendarAddress: async ({ store, member }) => {
-    await store.gate.write(() => store.manager.delete(calendarAddresses, { personId: member.person.id }));
+    await store.manager.delete(calendarAddresses, { personId: member.person.id });
     return { address: null };
   },
 

@@ -3,14 +3,14 @@ import { minutesThere, pledgeOf } from '@unity-acre/core/crew';
 import { seasonYearOf } from '@unity-acre/core/place';
 import { group } from 'd3-array';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
-import type { Member } from '../crew/caller.ts';
+import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { type GivenEntity, givenHours, sessions, signUps } from './entity.ts';
-import { placesOf } from './sessionViews.ts';
+import { placesOf } from './waiting.ts';
 
 /** What everybody gave in a season until a day, by person, in sessions and outside them. Who leads a session was there. */
 async function visitsOf(
@@ -64,16 +64,11 @@ async function visitsOf(
   return visits;
 }
 
-/** Somebody's whose hours the caller may log: one's own, one's children's, or anybody's for leads. */
-async function mayLogFor(
-  manager: EntityManager,
-  { garden, person }: Member,
-  personId: string,
-): Promise<PersonEntity> {
-  const one = await manager.findOneBy(people, { id: personId, gardenId: garden.id });
+/** Somebody's whose hours the caller may log. */
+async function hoursOfWhom(manager: EntityManager, member: Member, personId: string): Promise<PersonEntity> {
+  const one = await manager.findOneBy(people, { id: personId, gardenId: member.garden.id });
   if (!one) throw invalid('personId', 'unknownPerson');
-  if (person.role === 'volunteer' && one.id !== person.id && one.guardianId !== person.id)
-    throw new Refusal('notAllowed');
+  if (!maySpeakFor(member.person, one)) throw new Refusal('notAllowed');
   return one;
 }
 
@@ -101,11 +96,11 @@ export const hoursRoutes: Pick<Handlers, 'hours' | 'saveGiven' | 'removeGiven'> 
   },
 
   saveGiven: async ({ store, member, params, body, ifMatch, change }) => {
-    const one = await mayLogFor(store.manager, member, body.personId);
+    const one = await hoursOfWhom(store.manager, member, body.personId);
     if (body.on > todayIn(member.garden, store.clock)) throw invalid('on', 'inFuture');
     return change('hours.logged', one.name, async (writing) => {
       const known = await writing.manager.findOneBy(givenHours, params);
-      if (known) await mayLogFor(writing.manager, member, known.personId);
+      if (known) await hoursOfWhom(writing.manager, member, known.personId);
       const { gardenId: _, ...row } = await writing.put<GivenEntity>(givenHours, params.id, body, ifMatch);
       return row;
     });
@@ -114,7 +109,7 @@ export const hoursRoutes: Pick<Handlers, 'hours' | 'saveGiven' | 'removeGiven'> 
   removeGiven: async ({ store, member, params, ifMatch, change }) => {
     const known = await store.manager.findOneBy(givenHours, params);
     if (!known) throw new Refusal('notFound');
-    const one = await mayLogFor(store.manager, member, known.personId);
+    const one = await hoursOfWhom(store.manager, member, known.personId);
     await change('hours.takenBack', one.name, (writing) => writing.remove(givenHours, params.id, ifMatch));
     return { ok: true };
   },

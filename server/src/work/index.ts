@@ -25,3 +25,5 @@ export const workRoutes = {
 };
 export { keepReminding } from './reminders.ts';
 export { rotas } from './rotas.ts';
+export { mayLead } from './signUps.ts';
+export { moveUpAfter } from './waiting.ts';

@@ -6,7 +6,7 @@ import type { Clock } from '../database/store.ts';
 import { invalid } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type SessionEntity, sessions, signUps } from './entity.ts';
-import { placesOf } from './sessionViews.ts';
+import { placesOf } from './waiting.ts';
 
 /** How a session stands after it is moved or called off. Its work is free again where it is called off. */
 export function movedSession(row: SessionEntity, { to, why }: MoveInput): SessionEntity {

@@ -9,7 +9,7 @@ import { BY_THE_CLOCK } from '../log/entity.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { messages, sessions, signUps } from './entity.ts';
-import { placesOf } from './sessionViews.ts';
+import { placesOf } from './waiting.ts';
 
 /** How often it is looked whether there is anybody to remind, milliseconds. */
 const LOOK_MS = 5 * 60_000;
@@ -56,7 +56,13 @@ export async function remindByTheClock(store: Store): Promise<void> {
     const hour = hourAt(store.clock.now(), garden.timeZone);
     if (hour < WAKING.from || hour >= WAKING.until) continue;
     const until = addDays(todayIn(garden, store.clock), remindDays!);
-    const deed = { gardenId: id, personId: BY_THE_CLOCK, verb: 'message.written', what: until } as const;
+    const deed = {
+      gardenId: id,
+      personId: BY_THE_CLOCK,
+      route: null,
+      verb: 'message.written',
+      what: until,
+    } as const;
     await change(store, deed, (writing) => writeReminders(writing, garden, store.clock, until));
   }
 }

@@ -2,12 +2,13 @@ import type { Rota } from '@unity-acre/contract/work';
 import { laterOf } from '@unity-acre/core/calendar';
 import { divideWork, leftOutPeople, leftOutTasks } from '@unity-acre/core/work';
 import { group } from 'd3-array';
+import { type EntityManager, IsNull } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { Member } from '../crew/caller.ts';
 import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
-import type { Handlers } from '../http/handle.ts';
+import { type Handlers, writingNothing } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { changes } from '../log/entity.ts';
 import { todayIn } from '../place/index.ts';
@@ -134,6 +135,13 @@ async function apply(writing: Writing, job: RotaJob, member: Member, clock: Cloc
   for (const [personId, says] of news.byPerson) await letters.write('rota', personId, null, says);
 }
 
+/** A rota is applied while the change that did so stands: it may have been undone, or never kept. */
+async function lookWhetherApplied(manager: EntityManager, { about }: RotaJob): Promise<void> {
+  if (about.appliedBy === null) return;
+  const stands = await manager.existsBy(changes, { id: about.appliedBy, undoneById: IsNull() });
+  if (!stands) about.appliedBy = null;
+}
+
 /** What a rota changes for each person, to be told in one letter. */
 class News {
   readonly byPerson = new Map<string, { list: SessionEntity[]; gone: SessionEntity[] }>();
@@ -146,7 +154,7 @@ class News {
 }
 
 export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'applyRota'> = {
-  makeRota: async ({ store, member: { garden }, body }) => {
+  makeRota: writingNothing(async ({ store, member: { garden }, body }) => {
     const { move, seconds } = body;
     const today = todayIn(garden, store.clock);
     // What is over is not planned any more.
@@ -173,25 +181,24 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     };
     const repairing = body.repairing || move !== null;
     return rotaView(rotas.begin(garden.id, about, { problem, repairing, seconds }));
-  },
+  }),
 
   rota: async ({ store, params }) => {
     const job = jobOf(params);
-    const { appliedBy } = job.about;
-    const change = appliedBy && (await store.manager.findOneBy(changes, { id: appliedBy }));
-    if (change && change.undoneById !== null) job.about.appliedBy = null;
+    await lookWhetherApplied(store.manager, job);
     return rotaView(job);
   },
 
-  stopRota: async ({ params }) => {
+  stopRota: writingNothing(async ({ params }) => {
     const job = jobOf(params);
     job.stop();
     return rotaView(job);
-  },
+  }),
 
   applyRota: async ({ store, params, member, change }) => {
     const job = jobOf(params);
     if (!job.found || job.state === 'working') throw new Refusal('notFound');
+    await lookWhetherApplied(store.manager, job);
     if (job.about.appliedBy) return rotaView(job);
     const appliedBy = await change(
       'rota.applied',

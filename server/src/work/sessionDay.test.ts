@@ -16,6 +16,12 @@ beforeAll(async () => {
 afterAll(() => harness.close());
 
 const person = (name: string, over: object = {}) => garden.person(name, over);
+/** Does something some days ago. */
+const before = async (days: number, work: () => Promise<unknown>) => {
+  harness.clock.time -= days * 86_400_000;
+  await work();
+  harness.clock.time += days * 86_400_000;
+};
 const now = async (id: string) => (await garden.ok('sessions')).find((one) => one.id === id)!;
 const lettersAbout = async (sessionId: string) =>
   (await garden.ok('messages')).filter((one) => one.sessionId === sessionId);
@@ -35,7 +41,9 @@ describe('the roll of a session', () => {
     const other = await garden.member('volunteer', 'Other');
     const [ada, bo, cy] = [await person('Ada', { pledged: 600 }), await person('Bo'), await person('Cy')];
     const { id } = await garden.session({ on: '2026-05-16', leadId: lead.id });
-    for (const personId of [ada, bo]) await garden.ok('signUp', { params: { id, personId } });
+    await before(5, async () => {
+      for (const personId of [ada, bo]) await garden.ok('signUp', { params: { id, personId } });
+    });
     const call = (personId: string, arrived: string | null, left: string | null, cookie = lead.cookie) =>
       garden.ask('rollCall', { cookie, params: { id, personId }, body: { arrived, left } });
     expect((await call(ada, '09:15', '10:45')).status).toBe(200);
@@ -60,7 +68,7 @@ describe('the roll of a session', () => {
   it('counts the heads of a group, and the length of the session where no roll was called', async () => {
     const group = await person('Class', { kind: 'group', headcount: 10, children: 8 });
     const { id } = await garden.session({ on: '2026-05-09' });
-    await garden.ok('signUp', { params: { id, personId: group } });
+    await before(12, () => garden.ok('signUp', { params: { id, personId: group } }));
     const hours = await garden.ok('hours', { query: { year: 2026 } });
     const mine = hours.find(({ personId }) => personId === group)!;
     expect(mine).toMatchObject({ minutes: 150, headMinutes: 1500 });

@@ -3,17 +3,7 @@ import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
-
-/** Those with a place and those who wait for one, in the order in which they signed up or began to wait. */
-export function placesOf(rows: readonly SignUpEntity[]): { coming: SignUpEntity[]; waiting: SignUpEntity[] } {
-  const said = rows.filter(({ comes }) => comes).sort((a, b) => a.id.localeCompare(b.id));
-  return {
-    coming: said.filter(({ waitingSince }) => waitingSince === null),
-    waiting: said
-      .filter(({ waitingSince }) => waitingSince !== null)
-      .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!)),
-  };
-}
+import { placesOf } from './waiting.ts';
 
 /** What a session keeps of its work when some of it goes elsewhere. */
 export const withoutTasks = (

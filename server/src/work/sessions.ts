@@ -9,6 +9,7 @@ import { plantings } from '../season/entity.ts';
 import { asCalled, rounds, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
 import { moveIn } from './moving.ts';
 import { sessionViews, withoutTasks } from './sessionViews.ts';
+import { moveUp } from './waiting.ts';
 
 async function check(manager: EntityManager, gardenId: string, session: SessionInput): Promise<void> {
   if (session.leadId && !(await manager.existsBy(people, { id: session.leadId, gardenId }))) {
@@ -79,6 +80,8 @@ export const sessionRoutes: SessionRoutes = {
         ifMatch,
       );
       await takeFromOthers(writing, params.gardenId, row);
+      // A larger session, or one that may be held after all, has room for those who wait.
+      await moveUp(writing, call.member.garden, call.store.clock, [row.id]);
       return (await sessionViews(writing.manager, [row], call.member.person))[0]!;
     }),
 
@@ -113,11 +116,10 @@ export const sessionRoutes: SessionRoutes = {
     const row = await store.manager.findOneBy(sessions, params);
     if (!row) throw new Refusal('notFound');
     if (ifMatch === undefined) throw new Refusal('versionNeeded');
+    if (row.version !== ifMatch) throw new Refusal('stale', { current: row });
+    if (row.state === 'calledOff') throw new Refusal('calledOff');
     return change(body.to ? 'session.moved' : 'session.calledOff', row.title, async (writing) => {
-      const now = await writing.manager.findOneByOrFail(sessions, params);
-      if (now.version !== ifMatch) throw new Refusal('stale', { current: now });
-      if (now.state === 'calledOff') throw new Refusal('calledOff');
-      const moved = await moveIn(writing, now, body, member, store.clock);
+      const moved = await moveIn(writing, row, body, member, store.clock);
       return (await sessionViews(writing.manager, [moved], member.person))[0]!;
     });
   },

@@ -1,15 +1,15 @@
 import type { Session } from '@unity-acre/contract/work';
-import { In } from 'typeorm';
+import type { Day } from '@unity-acre/core/calendar';
 import { v7 as newId } from 'uuid';
-import type { Member } from '../crew/caller.ts';
+import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
-import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
-import type { Clock } from '../database/store.ts';
 import type { Call, Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
+import { todayIn } from '../place/index.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
-import { placesOf, sessionViews } from './sessionViews.ts';
+import { sessionViews } from './sessionViews.ts';
+import { headsIn, moveUp, placesOf } from './waiting.ts';
 
 type SignUpRoutes = Pick<Handlers, 'signUp' | 'signOff' | 'offerPlace' | 'takePlace' | 'rollCall'>;
 type Signing = Call<'signUp'> | Call<'signOff'> | Call<'offerPlace'> | Call<'takePlace'> | Call<'rollCall'>;
@@ -25,49 +25,36 @@ async function found({ store, params: { gardenId, id, personId } }: Signing) {
 /** The same, if the caller may sign that person up or off. */
 async function signing(call: Signing) {
   const { session, person } = await found(call);
-  const { person: caller } = call.member;
-  const isOwn = person.id === caller.id || person.guardianId === caller.id;
-  if (!isOwn && caller.role === 'volunteer') throw new Refusal('notAllowed');
+  if (!maySpeakFor(call.member.person, person)) throw new Refusal('notAllowed');
   return { session, person };
 }
 
 /** Coordinators, crew leads, and whoever leads this one. */
-export function mayLead(session: SessionEntity, { person }: Member): boolean {
+export function mayLead(session: Pick<SessionEntity, 'leadId'>, { person }: Pick<Member, 'person'>): boolean {
   return person.role === 'coordinator' || person.role === 'crewLead' || session.leadId === person.id;
+}
+
+/** Refuses a place in a session that is over or called off, or is not for this person. */
+function checkOpen(session: SessionEntity, person: PersonEntity, today: Day): void {
+  if (session.state === 'calledOff') throw new Refusal('calledOff');
+  if (session.on < today) throw new Refusal('sessionOver');
+  const bringsChildren = person.kind === 'minor' || person.children > 0;
+  if (bringsChildren && !session.children) throw new Refusal('noChildren');
 }
 
 const viewOf = async (writing: Writing, session: SessionEntity, viewer: PersonEntity): Promise<Session> =>
   (await sessionViews(writing.manager, [session], viewer))[0]!;
 
-async function headsIn(writing: Writing, rows: readonly SignUpEntity[]): Promise<number> {
-  const persons = await writing.manager.findBy(people, { id: In(rows.map(({ personId }) => personId)) });
-  return persons.reduce((sum, { headcount }) => sum + headcount, 0);
-}
-
-/** Gives places that are free to those who wait for them, the longest waiting first, and tells them. */
-async function moveUp(writing: Writing, session: SessionEntity, member: Member, clock: Clock): Promise<void> {
-  const { coming, waiting } = placesOf(await writing.manager.findBy(signUps, { sessionId: session.id }));
-  let free = session.capacity - (await headsIn(writing, coming));
-  const letters = waiting.length > 0 ? await Letters.of(writing, member.garden, clock) : null;
-  for (const row of waiting) {
-    const heads = await headsIn(writing, [row]);
-    if (heads > free) continue;
-    free -= heads;
-    await writing.set(signUps, row, { waitingSince: null });
-    await letters?.write('placeFree', row.personId, session);
-  }
-}
-
 export const signUpRoutes: SignUpRoutes = {
   signUp: async (call) => {
     const { session, person } = await signing(call);
-    if (session.state === 'calledOff') throw new Refusal('calledOff');
+    checkOpen(session, person, todayIn(call.member.garden, call.store.clock));
     if (person.headcount > session.capacity) throw new Refusal('full');
     return call.change('signUp.made', session.title, async (writing) => {
       const rows = await writing.manager.findBy(signUps, { sessionId: session.id });
       const known = rows.find(({ personId }) => personId === person.id);
       if (!known?.comes) {
-        const heads = await headsIn(writing, placesOf(rows).coming);
+        const heads = await headsIn(writing.manager, placesOf(rows).coming);
         const waits = heads + person.headcount > session.capacity;
         const values = {
           ...asSigned,
@@ -89,7 +76,7 @@ export const signUpRoutes: SignUpRoutes = {
       // Who says no to a rota is not asked again for that session.
       if (row?.byRota) await writing.set(signUps, row, { ...asSigned, comes: false });
       else if (row) await writing.removeFound(signUps, row);
-      if (row && session.state === 'called') await moveUp(writing, session, call.member, call.store.clock);
+      if (row) await moveUp(writing, call.member.garden, call.store.clock, [session.id]);
       return viewOf(writing, session, call.member.person);
     });
   },
@@ -106,8 +93,8 @@ export const signUpRoutes: SignUpRoutes = {
 
   takePlace: async (call) => {
     const { session, person } = await found(call);
-    if (session.state === 'calledOff') throw new Refusal('calledOff');
     const { person: taker } = call.member;
+    checkOpen(session, taker, todayIn(call.member.garden, call.store.clock));
     return call.change('place.taken', session.title, async (writing) => {
       const rows = await writing.manager.findBy(signUps, { sessionId: session.id });
       const given = rows.find(({ personId }) => personId === person.id);
@@ -115,7 +102,7 @@ export const signUpRoutes: SignUpRoutes = {
       const own = rows.find(({ personId }) => personId === taker.id);
       if (own?.comes && own.waitingSince === null) throw new Refusal('alreadyThere');
       const { coming } = placesOf(rows);
-      const heads = (await headsIn(writing, coming)) - person.headcount + taker.headcount;
+      const heads = (await headsIn(writing.manager, coming)) - person.headcount + taker.headcount;
       if (heads > session.capacity) throw new Refusal('full');
       await writing.removeFound(signUps, given);
       const values = { ...asSigned, sessionId: session.id, personId: taker.id };

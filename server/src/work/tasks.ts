@@ -3,7 +3,7 @@ import { addDays, type Day } from '@unity-acre/core/calendar';
 import { dayInSeason } from '@unity-acre/core/place';
 import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
-import type { Store } from '../database/store.ts';
+import type { Database } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
@@ -83,12 +83,11 @@ const unmarked = (mark: TaskMarkEntity | null, doneOn: Day | null): boolean =>
 
 /** A task by its id, with its marks. @throws Refusal `notFound` */
 export async function oneTask(
-  store: Store,
-  manager: EntityManager,
+  { manager, clock }: Database,
   garden: GardenEntity,
   id: string,
 ): Promise<TaskView> {
-  const today = todayIn(garden, store.clock);
+  const today = todayIn(garden, clock);
   const parts = taskParts(id);
   const row = parts && (await manager.findOneBy(plantings, { id: parts.plantingId, gardenId: garden.id }));
   const turn = turnParts(id);
@@ -115,7 +114,7 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
     ),
 
   markTask: async ({ store, member: { garden }, params, body, change }) => {
-    const task = await oneTask(store, store.manager, garden, params.id);
+    const task = await oneTask(store, garden, params.id);
     return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
       const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
       if (!unmarked(mark, body.doneOn)) {
@@ -123,7 +122,7 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
         const values = { plantingId, roundId, doneOn: body.doneOn };
         await writing.put(taskMarks, task.id, values, mark?.version);
       }
-      return oneTask(store, writing.manager, garden, task.id);
+      return oneTask(store, garden, task.id);
     });
   },
 };

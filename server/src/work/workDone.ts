@@ -12,7 +12,7 @@ export const workDoneRoutes: Pick<Handlers, 'logWork'> = {
     const session = await store.manager.findOneBy(sessions, { id: params.id, gardenId: params.gardenId });
     if (!session?.taskIds.includes(params.taskId)) throw new Refusal('notFound');
     if (!mayLead(session, member)) throw new Refusal('notAllowed');
-    const task = await oneTask(store, store.manager, member.garden, params.taskId);
+    const task = await oneTask(store, member.garden, params.taskId);
     return change('work.saved', task.kind, async (writing) => {
       const at = { sessionId: session.id, taskId: task.id };
       const known = await writing.manager.findOneBy(workDone, at);

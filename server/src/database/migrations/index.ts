@@ -4,6 +4,7 @@ import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
+import { Trust1764600000000 } from './trust.ts';
 
 /** All migrations in order. A migration that has landed is never changed. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   CrewAndRota1764300000000,
   SessionDay1764400000000,
   HoursAndReminders1764500000000,
+  Trust1764600000000,
 ];
