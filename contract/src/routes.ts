@@ -13,7 +13,12 @@ import * as work from './work/index.ts';
 
 /** Whether the garden's database can be written, and what keeps it from that. */
 export const databaseStates = ['ok', 'readOnly', 'full', 'damaged', 'failing'] as const;
-const health = z.object({ version: z.string(), database: z.enum(databaseStates) });
+const health = z.object({
+  version: z.string(),
+  database: z.enum(databaseStates),
+  /** the last nightly backup, an instant; null before the first */
+  backup: z.object({ at: z.string().nullable(), failed: z.boolean() }),
+});
 const inGarden = z.object({ gardenId: id });
 const thing = z.object({ gardenId: id, id });
 const token = z.object({ token: z.string().min(20).max(100) });
@@ -48,6 +53,9 @@ const shapes = {
     body: crew.joinInput,
     answer: crew.me,
   }),
+  backup: shape({ answer: z.unknown(), mediaType: 'application/zip' }),
+  gardenBackup: shape({ params: inGarden, answer: z.unknown(), mediaType: 'application/zip' }),
+  backups: shape({ params: inGarden, answer: place.backups }),
   garden: shape({
     params: inGarden,
     answer: place.garden,

@@ -3,6 +3,8 @@ import compression from 'compression';
 import express, { type Express, type RequestHandler, type Response } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { backupState, type Nightly } from './backup/nightly.ts';
+import { backupRoutes } from './backup/routes.ts';
 import { access, type DemoSignIns, peopleRoutes } from './crew/index.ts';
 import { cropRoutes } from './crops/index.ts';
 import type { Store } from './database/store.ts';
@@ -31,6 +33,8 @@ export interface AppOptions {
   sameHost: boolean;
   /** other addresses whose pages may write, such as the developers' page server */
   otherOrigins?: readonly string[];
+  nightly: Nightly;
+  operatorToken: string | null;
   /** the folder of the built interface; null serves none */
   pages: string | null;
   demoSignIns?: DemoSignIns;
@@ -96,7 +100,8 @@ export function createApp(options: AppOptions): Express {
   );
 
   const handlers: Handlers = {
-    health: apart(async () => ({ version, database: await health() })),
+    health: apart(async () => ({ version, database: await health(), backup: backupState(options.nightly) })),
+    ...backupRoutes({ ...options, program: version }),
     openapi: async () => document,
     ...access(options.demoSignIns ?? []),
     ...placeRoutes,

@@ -7,6 +7,8 @@ import { start, stopOnSignals } from './start.ts';
 
 const logger = pino();
 try {
+  // What it writes is this user's alone to read.
+  process.umask(0o077);
   const settings = readSettings(process.env);
   const pages = join(import.meta.dirname, '../../web/dist');
   const running = await start({

@@ -6,6 +6,7 @@ const schema = z.object({
   HOST: z.string().min(1).default('127.0.0.1'),
   DATA_DIR: z.string().min(1).default('data'),
   PUBLIC_URL: z.url({ protocol: /^https?$/ }).optional(),
+  OPERATOR_TOKEN: z.string().min(24).optional(),
 });
 
 export interface Settings {
@@ -14,6 +15,8 @@ export interface Settings {
   dataDir: string;
   /** the address people use; null until it is known from host and port */
   publicUrl: string | null;
+  /** what whoever runs the server shows to fetch a backup of everything; null where that is not offered */
+  operatorToken: string | null;
 }
 
 /**
@@ -29,12 +32,13 @@ export function readSettings(environment: Record<string, string | undefined>): S
     );
     throw new Error(`These settings cannot be used:\n${lines.join('\n')}`);
   }
-  const { PORT, HOST, DATA_DIR, PUBLIC_URL } = parsed.data;
+  const { PORT, HOST, DATA_DIR, PUBLIC_URL, OPERATOR_TOKEN } = parsed.data;
   return {
     port: PORT,
     host: HOST,
     dataDir: resolve(DATA_DIR),
     publicUrl: PUBLIC_URL?.replace(/\/+$/, '') ?? null,
+    operatorToken: OPERATOR_TOKEN ?? null,
   };
 }
 
@@ -42,5 +46,6 @@ const remedies: Record<string, string> = {
   PORT: 'give a whole number from 0 to 65535',
   HOST: 'give an address to listen on, such as 127.0.0.1 or 0.0.0.0',
   DATA_DIR: 'give a folder for the database',
+  OPERATOR_TOKEN: 'give at least 24 characters that nobody can guess',
   PUBLIC_URL: 'give the full address people use, such as https://garden.example.org',
 };

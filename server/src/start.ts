@@ -3,8 +3,10 @@ import type { AddressInfo } from 'node:net';
 import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
+import { keepBackups, type Nightly } from './backup/nightly.ts';
 import type { SqliteDriver } from './database/sqlite.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
+import { closePool } from './heavy/pool.ts';
 import { endStreams } from './http/events.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
@@ -14,6 +16,7 @@ export interface Running {
   /** the address people use */
   url: string;
   store: Store;
+  nightly: Nightly;
   /** Stops taking requests, lets those under way end, closes the database. */
   stop(): Promise<void>;
 }
@@ -51,7 +54,16 @@ export async function start(options: StartOptions): Promise<Running> {
     const host = ['0.0.0.0', '::'].includes(settings.host) ? 'localhost' : settings.host;
     return `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
   };
-  const app = createApp({ ...options, store, logger, publicUrl: url, sameHost: settings.publicUrl === null });
+  const nightly = keepBackups(store, options.version, logger);
+  const app = createApp({
+    ...options,
+    store,
+    logger,
+    nightly,
+    publicUrl: url,
+    operatorToken: settings.operatorToken,
+    sameHost: settings.publicUrl === null,
+  });
   try {
     server = await new Promise<Server>((resolve, reject) => {
       const listening = app.listen(settings.port, settings.host, (error?: Error) =>
@@ -59,6 +71,7 @@ export async function start(options: StartOptions): Promise<Running> {
       );
     });
   } catch (error) {
+    await nightly.end();
     await store.close();
     throw error;
   }
@@ -66,6 +79,7 @@ export async function start(options: StartOptions): Promise<Running> {
   return {
     url: url(),
     store,
+    nightly,
     async stop() {
       const closed = new Promise((resolve) => server.close(resolve));
       endStreams();
@@ -73,7 +87,9 @@ export async function start(options: StartOptions): Promise<Running> {
       const grace = setTimeout(() => server.closeAllConnections(), GRACE_MS);
       proposals.close();
       rotas.close();
-      await endReminding();
+      const ended = nightly.end();
+      await closePool();
+      await Promise.all([ended, endReminding()]);
       await closed;
       clearTimeout(grace);
       await store.close();

@@ -100,6 +100,13 @@ export const garden = gardenInput.safeExtend({
   climate,
 });
 
+/** The last nightly backup of the installation; null before the first. */
+export const backups = z.object({
+  newest: z.object({ at: z.string(), bytes: z.number() }).nullable(),
+  /** true where the one that was due since could not be made */
+  failed: z.boolean(),
+});
+
 /** Moving a hand-set clock. */
 export const clockInput = z.strictObject({ today: day });
 

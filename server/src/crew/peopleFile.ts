@@ -7,8 +7,8 @@ import {
   peopleFields,
   personInput,
 } from '@unity-acre/contract/crew';
+import { csvOf, readNeutral } from '@unity-acre/contract/csv';
 import { parse } from 'csv-parse/sync';
-import { stringify } from 'csv-stringify/sync';
 import { v7 as newId } from 'uuid';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
@@ -57,7 +57,7 @@ function tableOf(csv: string): { columns: string[]; rows: { line: number; cells:
       columns,
       rows: rest.map(({ record, info }) => ({
         line: info.lines,
-        cells: Object.fromEntries(columns.map((column, i) => [column, record[i] ?? ''])),
+        cells: Object.fromEntries(columns.map((column, i) => [column, readNeutral(record[i] ?? '')])),
       })),
     };
   } catch {
@@ -121,12 +121,12 @@ export const peopleFileRoutes: Pick<Handlers, 'peopleFile' | 'readPeopleFile'> =
   peopleFile: async ({ store, params: { gardenId }, response }) => {
     response.setHeader('content-disposition', 'attachment; filename="people.csv"');
     const rows = await store.manager.find(people, { where: { gardenId }, order: { name: 'ASC' } });
-    return stringify(
-      rows.map((row) =>
+    return csvOf([
+      peopleFields,
+      ...rows.map((row) =>
         peopleFields.map((field) => (field === 'pledged' && row.pledged ? row.pledged / 60 : row[field])),
       ),
-      { header: true, columns: [...peopleFields], escape_formulas: true },
-    );
+    ]);
   },
 
   readPeopleFile: async ({ store, params: { gardenId }, body, change }) => {

@@ -1,5 +1,6 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { CropImport } from '@unity-acre/contract/crops';
+import { csvOf, readNeutral } from '@unity-acre/contract/csv';
 import {
   type Catalogue,
   type CropPatch,
@@ -12,7 +13,6 @@ import {
   sourcedGroups,
 } from '@unity-acre/core/crops';
 import { parse } from 'csv-parse/sync';
-import { stringify } from 'csv-stringify/sync';
 import { z } from 'zod';
 import { isTooDeep } from '../http/depth.ts';
 import { invalid } from '../http/refusal.ts';
@@ -22,7 +22,7 @@ type Format = 'csv' | 'json';
 /** A garden's catalogue as a file. */
 export function writeCrops(catalogue: Catalogue, format: Format): string {
   if (format === 'json') return `${JSON.stringify({ crops: catalogue.rows }, null, 1)}\n`;
-  return stringify([[...cropColumns], ...catalogue.rows.map(cellsOfCrop)]);
+  return csvOf([[...cropColumns], ...catalogue.rows.map(cellsOfCrop)]);
 }
 
 /** What stands between the columns: what the heading has most of; cells hold semicolons themselves. */
@@ -59,6 +59,9 @@ interface Said {
   crop: { [field: string]: unknown };
 }
 
+const mapCells = (cells: Record<string, string>): Record<string, string> =>
+  Object.fromEntries(Object.entries(cells).map(([column, cell]) => [column, readNeutral(cell)]));
+
 const jsonFile = z.object({ crops: z.array(z.looseObject({ id: z.string() })).max(2000) });
 
 function readFile(text: string, format: Format): Said[] {
@@ -77,7 +80,7 @@ function readFile(text: string, format: Format): Said[] {
       trim: true,
     });
     if (!rows.every(({ record }) => 'id' in record)) throw new Error('no column named id');
-    return rows.map(({ record, info }) => ({ line: info.lines, crop: cropOfCells(record) }));
+    return rows.map(({ record, info }) => ({ line: info.lines, crop: cropOfCells(mapCells(record)) }));
   } catch {
     throw invalid('file', `cropFileNotReadable:${format.toUpperCase()}`);
   }

@@ -1,9 +1,9 @@
-import { execFileSync } from 'node:child_process';
 import { mkdtempSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { mountedDisk } from '../testing/disk.ts';
 import { Faults, faultyDriver } from '../testing/faultyDriver.ts';
 import { Harness, newId, observation, plainBed, type TestGarden } from '../testing/harness.ts';
 import { DATABASE_FILE } from './store.ts';
@@ -125,20 +125,10 @@ it('cannot be written by the manager that reads', async () => {
   await harness.close(true);
 });
 
-/** A small disk of its own, where the tests may make one; null where they may not. */
-function smallDisk(at: string): (() => void) | null {
-  try {
-    execFileSync('mount', ['-t', 'tmpfs', '-o', 'size=6m', 'tmpfs', at], { stdio: 'ignore' });
-    return () => execFileSync('umount', ['-l', at], { stdio: 'ignore' });
-  } catch {
-    return null;
-  }
-}
-
 it('keeps what it acknowledged while a real disk fills, and goes on when there is room again', async ({
   skip,
 }) => {
-  const unmount = smallDisk(folder);
+  const unmount = mountedDisk(folder);
   if (!unmount) skip('no disk may be mounted here');
   try {
     const filler = join(folder, 'filler');

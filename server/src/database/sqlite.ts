@@ -13,13 +13,14 @@ export class UnusableDatabase extends Error {
 
 const damaged = (file: string, what: string) =>
   new UnusableDatabase(
-    `The database ${file} is damaged (${what}). It was not touched. Put a backup in its place, or move it away to begin with an empty garden.`,
+    `The database ${file} is damaged (${what}). It was not touched. Restore a backup ("npm run restore"), or move it away to begin with an empty garden.`,
   );
 
 /**
- * Looks at a database file before it is opened for work.
+ * Looks at a database file before it is opened for work. It reads the head of every table, not the rows, so that it takes no
+ * longer for a garden of many years; the whole is looked through on a thread once the server runs.
  * @param known names of the migrations this program has
- * @throws UnusableDatabase where the file is damaged, is no database, or was written by a newer program
+ * @throws UnusableDatabase where the file is damaged, is not one of this program, or was written by a newer one
  */
 export function inspect(file: string, known: readonly string[]): void {
   if (!existsSync(file)) return;
@@ -27,12 +28,17 @@ export function inspect(file: string, known: readonly string[]): void {
   try {
     // Opened for writing, so that what a crash left in the write-ahead log is seen too.
     database = new Database(file, { fileMustExist: true });
-    const verdict = database.pragma('integrity_check(1)', { simple: true });
-    if (verdict !== 'ok') throw damaged(file, String(verdict));
-    const hasMigrations = database
-      .prepare("SELECT 1 FROM sqlite_master WHERE type = 'table' AND name = 'migrations'")
-      .get();
-    if (!hasMigrations) return;
+    const tables = database
+      .prepare("SELECT name FROM sqlite_master WHERE type = 'table' AND name NOT LIKE 'sqlite_%'")
+      .pluck()
+      .all() as string[];
+    if (tables.length === 0) return;
+    if (!tables.includes('migrations') || !tables.includes('garden')) {
+      throw new UnusableDatabase(
+        `The database ${file} is not one of Unity Acre: it holds ${tables.slice(0, 3).join(', ')}. It was not touched. Give another folder in DATA_DIR, or move that file away.`,
+      );
+    }
+    for (const table of tables) database.prepare(`SELECT * FROM "${table}" LIMIT 1`).all();
     const names = database.prepare('SELECT name FROM migrations').pluck().all() as string[];
     const newer = names.filter((name) => !known.includes(name));
     if (newer.length > 0) {
@@ -47,6 +53,10 @@ export function inspect(file: string, known: readonly string[]): void {
     database?.close();
   }
 }
+
+/** Lets rows be written in any order within a transaction; whether they refer to each other rightly is asked at its end. */
+export const deferForeignKeys = (manager: EntityManager): Promise<void> =>
+  manager.query('PRAGMA defer_foreign_keys = ON');
 
 /** The driver a database is opened with; tests give one whose statements fail. */
 export type SqliteDriver = typeof Database;

@@ -1,5 +1,15 @@
-import { spawn } from 'node:child_process';
-import { copyFileSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync, spawn } from 'node:child_process';
+import {
+  copyFileSync,
+  cpSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { defaultRules } from '@unity-acre/core/season';
@@ -9,6 +19,7 @@ import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { beds, landmarks } from '../ground/entity.ts';
 import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
+import { mountedDisk } from '../testing/disk.ts';
 import { Harness, newId, observation } from '../testing/harness.ts';
 import { First1764000000000 } from './migrations/first.ts';
 import { UnusableDatabase, writingOptions } from './sqlite.ts';
@@ -69,6 +80,72 @@ describe('the database', () => {
       .run(9e12, 'Later9000000000000');
     database.close();
     await expect(openStore(folder)).rejects.toThrow(/newer Unity Acre .*Later9000000000000/);
+  });
+
+  it('is refused when it is empty, as a copy that was broken off', async () => {
+    writeFileSync(file(), '');
+    await expect(openStore(folder)).rejects.toThrow(/is empty.*restore/s);
+    expect(readFileSync(file())).toHaveLength(0);
+  });
+
+  it('is refused when it is another program’s', async () => {
+    const other = new Database(file());
+    other.exec('CREATE TABLE recipes (id)');
+    other.close();
+    await expect(openStore(folder)).rejects.toThrow(/not one of Unity Acre.*recipes/s);
+  });
+
+  it('is refused where only its log is left', async () => {
+    const store = await openStore(folder);
+    await store.write((manager) => manager.query("INSERT INTO scratch VALUES (1, x'00')"));
+    const log = readFileSync(`${file()}-wal`);
+    await store.close();
+    rmSync(file());
+    writeFileSync(`${file()}-wal`, log);
+    await expect(openStore(folder)).rejects.toThrow(/log .* no database beside it/s);
+    expect(readFileSync(`${file()}-wal`)).toEqual(log);
+  });
+
+  it('is refused where the log of a crash lies beside another database', async () => {
+    const store = await openStore(folder);
+    await store.write((manager) => manager.query("INSERT INTO scratch VALUES (1, x'00')"));
+    const crash = mkdtempSync(join(tmpdir(), 'acre-crash-'));
+    cpSync(folder, crash, { recursive: true });
+    await store.close();
+    // Somebody puts a backup in place by hand, and leaves the log.
+    copyFileSync(file(), join(crash, 'copy'));
+    renameSync(join(crash, 'copy'), join(crash, DATABASE_FILE));
+    await expect(openStore(crash)).rejects.toThrow(/another database than the one/);
+    rmSync(join(crash, `${DATABASE_FILE}-wal`));
+    await (await openStore(crash)).close();
+    rmSync(crash, { recursive: true });
+  });
+
+  it('is for one server at a time, which is named', async () => {
+    const store = await openStore(folder);
+    await expect(openStore(folder)).rejects.toThrow(new RegExp(`in use by process ${process.pid} `));
+    const beside = await openStore(folder, { beside: true });
+    await beside.close();
+    await store.close();
+    await (await openStore(folder)).close();
+  });
+
+  it('is refused in a folder that cannot be written, with what to do', async ({ skip }) => {
+    const unmount = mountedDisk(folder);
+    if (!unmount) skip('no disk may be mounted here');
+    try {
+      execFileSync('mount', ['-o', 'remount,ro', folder]);
+      await expect(openStore(folder)).rejects.toThrow(/cannot be written.*DATA_DIR/s);
+      await expect(openStore(join(folder, 'new'))).rejects.toThrow(/cannot be written.*DATA_DIR/s);
+    } finally {
+      unmount?.();
+    }
+  });
+
+  it('and all beside it is this user’s alone to read', async () => {
+    const store = await openStore(folder);
+    for (const name of readdirSync(folder)) expect(statSync(join(folder, name)).mode & 0o077, name).toBe(0);
+    await store.close();
   });
 
   it('still opens from a copy of the file and its log taken while it was open', async () => {

@@ -1,7 +1,8 @@
-import { mkdirSync } from 'node:fs';
+import { chmodSync, readdirSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { DataSource, type EntityManager, type EntitySchema } from 'typeorm';
 import { Gate } from './gate.ts';
+import { checkFiles, type Lock, lockFolder, makeFolder, sayWho } from './lock.ts';
 import { migrations } from './migrations/index.ts';
 import { inspect, readingOptions, type SqliteDriver, SqliteWriting, writingOptions } from './sqlite.ts';
 import { tables } from './tables.ts';
@@ -21,6 +22,8 @@ export interface Database {
 
 /** The open database. */
 export interface Store extends Database {
+  /** the folder everything lies in */
+  readonly dataDir: string;
   /** Reads what is committed. A write through it is refused by the database: `write` gives the manager for that. */
   manager: EntityManager;
   /** Reads while nobody writes, so that several statements see the same. */
@@ -44,16 +47,54 @@ interface StoreOptions {
   clock?: Clock | undefined;
   /** SQLite's driver, where a test gives one that fails */
   driver?: SqliteDriver | undefined;
+  /** true for a command that works beside a running server */
+  beside?: boolean;
+}
+
+/** The database of a data folder. */
+export const databaseFile = (dataDir: string): string => join(dataDir, DATABASE_FILE);
+
+/** What is only this user's to read: passwords' hashes, names, letters. */
+function keepPrivate(dataDir: string): void {
+  chmodSync(dataDir, 0o700);
+  for (const name of readdirSync(dataDir)) {
+    const file = join(dataDir, name);
+    if (statSync(file).isFile()) chmodSync(file, 0o600);
+  }
 }
 
 /**
- * Opens the database of a data folder, once, and brings its schema up to date.
- * @throws UnusableDatabase where the file is damaged or newer than this program
+ * Opens the database of a data folder for this process alone and brings its schema up to date.
+ * @throws UnusableDatabase where the folder is in use or cannot be written, or what lies in it cannot be used
  */
 export async function openStore(dataDir: string, options: StoreOptions = {}): Promise<Store> {
-  const { clock = { now: Date.now }, driver } = options;
-  mkdirSync(dataDir, { recursive: true });
-  const file = join(dataDir, DATABASE_FILE);
+  const lock = options.beside ? null : lockData(dataDir);
+  try {
+    return await openLocked(dataDir, options, lock);
+  } catch (error) {
+    lock?.release();
+    throw error;
+  }
+}
+
+function lockData(dataDir: string): Lock {
+  makeFolder(dataDir);
+  const lock = lockFolder(dataDir);
+  try {
+    checkFiles(dataDir, databaseFile(dataDir));
+    return lock;
+  } catch (error) {
+    lock.release();
+    throw error;
+  }
+}
+
+async function openLocked(
+  dataDir: string,
+  { clock = { now: Date.now }, driver }: StoreOptions,
+  lock: Lock | null,
+): Promise<Store> {
+  const file = databaseFile(dataDir);
   inspect(
     file,
     migrations.map((migration) => migration.name),
@@ -68,9 +109,14 @@ export async function openStore(dataDir: string, options: StoreOptions = {}): Pr
   await writing.initialize();
   await writing.runMigrations();
   const reading = await new DataSource({ ...readingOptions(file), entities }).initialize();
+  if (lock) {
+    sayWho(dataDir, file);
+    keepPrivate(dataDir);
+  }
   const gate = new Gate();
   const transactions = new Transactions(new SqliteWriting(writing), gate);
   return {
+    dataDir,
     manager: reading.manager,
     clock,
     read: (work) => gate.read(work),
@@ -81,6 +127,7 @@ export async function openStore(dataDir: string, options: StoreOptions = {}): Pr
     close: async () => {
       // The one that writes goes last, so that it takes the write-ahead log in.
       for (const source of [reading, writing]) if (source.isInitialized) await source.destroy();
+      lock?.release();
     },
   };
 }

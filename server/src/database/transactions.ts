@@ -4,8 +4,7 @@ import type { Gate } from './gate.ts';
 import { refusalOfViolation } from './violations.ts';
 
 /** What keeps a database from being written. `failing` is a fault that says nothing more of itself. */
-export const troubles = ['full', 'readOnly', 'damaged', 'failing'] as const;
-export type Trouble = (typeof troubles)[number];
+export type Trouble = 'full' | 'readOnly' | 'damaged' | 'failing';
 export type DatabaseState = 'ok' | Trouble;
 
 /** The one connection that writes, as its dialect offers it. */

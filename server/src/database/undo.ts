@@ -17,7 +17,7 @@ export async function takeBack(writing: Writing, undone: ChangeEntity): Promise<
   const { manager } = writing;
   try {
     const rows: Found[] = [];
-    for (const row of [...undone.rows].reverse()) rows.push(await findAsLeft(manager, row));
+    for (const row of netOf(undone.rows).reverse()) rows.push(await findAsLeft(manager, row));
     const changed = rows.filter(({ now, before }) => now && before);
     for (const [entity, those] of group(changed, (row) => row.entity)) {
       await parkNames(
@@ -37,6 +37,18 @@ export async function takeBack(writing: Writing, undone: ChangeEntity): Promise<
   } catch (error) {
     throw violationOf(error) === null ? error : new Refusal('cannotUndo');
   }
+}
+
+/** What a change did to each row in all, in the order in which it was done with them. */
+function netOf(steps: readonly RowChange[]): RowChange[] {
+  const net = new Map<string, RowChange>();
+  for (const { entity, before, after } of steps) {
+    const key = `${entity} ${(before ?? after)!.id}`;
+    const earlier = net.get(key);
+    net.delete(key);
+    net.set(key, { entity, before: earlier ? earlier.before : before, after });
+  }
+  return [...net.values()].filter(({ before, after }) => before || after);
 }
 
 /** A row of a change with how it stands now. */

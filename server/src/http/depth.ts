@@ -1,5 +1,5 @@
 /** How deep lists and objects may lie in each other in what a client sends: no shape of the contract comes near. */
-export const DEEPEST = 40;
+const DEEPEST = 40;
 
 const [QUOTE, BACKSLASH, OPEN_LIST, CLOSE_LIST, OPEN, CLOSE] = [...'"\\[]{}'].map((sign) =>
   sign.charCodeAt(0),

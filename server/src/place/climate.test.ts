@@ -3,7 +3,7 @@ import type { Garden, StationReport } from '@unity-acre/contract/place';
 import { addDays } from '@unity-acre/core/calendar';
 import { defaultRules } from '@unity-acre/core/season';
 import { afterAll, beforeAll, beforeEach, describe, expect, it } from 'vitest';
-import { gardenInput, Harness, newId, peas, type TestGarden } from '../testing/harness.ts';
+import { gardenInput, Harness, newId, peas, TestGarden } from '../testing/harness.ts';
 import { stationRecords } from './entity.ts';
 
 let harness: Harness;
@@ -49,10 +49,10 @@ describe('a station’s record', () => {
 
   it('is there after a restart, and can be put aside', async () => {
     await send(file(rows));
-    const again = await Harness.open({ dataDir: harness.dataDir });
-    const there = await again.ask('garden', { cookie: garden.cookie, params: { gardenId: garden.id } });
-    expect(there.body.climate.basis).toBe('record');
-    await again.close(true);
+    await harness.close(true);
+    harness = await Harness.open({ dataDir: harness.dataDir });
+    garden = new TestGarden(harness, garden.id, garden.cookie, garden.coordinatorId);
+    expect((await garden.ok('garden')).climate.basis).toBe('record');
     expect((await garden.ok('removeStation')).record).toBeNull();
     expect((await garden.ok('removeStation')).climate.basis).toBe('frosts');
   });

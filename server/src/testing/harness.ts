@@ -35,6 +35,9 @@ export const gardenInput = {
   offsetC: 0,
 };
 
+/** What the operator of the test installations shows. */
+export const OPERATOR_TOKEN = 'operator-token-of-the-tests';
+
 export const password = 'correct horse battery';
 
 export interface Answer<T> {
@@ -75,7 +78,7 @@ export class Harness {
     const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'acre-'));
     const clock = { time: MAY_20, now: () => clock.time };
     const running = await start({
-      settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null },
+      settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, operatorToken: OPERATOR_TOKEN },
       version: 'test',
       pages: null,
       logger: pino({ level: process.env.LOG ?? 'silent' }),

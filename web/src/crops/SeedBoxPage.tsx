@@ -1,4 +1,5 @@
 import type { SeedLot } from '@unity-acre/contract/crops';
+import { csvOf } from '@unity-acre/contract/csv';
 import type { Planting } from '@unity-acre/contract/season';
 import { expectedGermination, POOR_SHARE, seedsIn, varietyOf } from '@unity-acre/core/crops';
 import { seedNeeds, traysByWeek } from '@unity-acre/core/season';
@@ -6,7 +7,6 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../kit/Button.tsx';
-import { csvOf } from '../kit/csv.ts';
 import { useDates } from '../kit/dates.ts';
 import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
@@ -102,16 +102,16 @@ function Needs({ lots, plantings, year }: { lots: SeedLot[]; plantings: Planting
   );
   const trays = useMemo(() => traysByWeek(planned), [planned]);
   const orders = needs.filter(({ order }) => order > 0);
-  const csv = csvOf(
+  const csv = csvOf([
     [t('csv.crop'), t('csv.variety'), t('csv.holes'), t('csv.seeds'), t('csv.grams')],
-    orders.map(({ crop, variety, holes, order, orderGrams }) => [
+    ...orders.map(({ crop, variety, holes, order, orderGrams }) => [
       names.crop(crop.id),
       names.variety(crop.id, variety.id),
       holes,
       order,
       orderGrams === null ? '' : orderGrams.toFixed(1),
     ]),
-  );
+  ]);
   return (
     <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1fr)_24rem]">
       <section className="furrow min-w-0">

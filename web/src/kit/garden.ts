@@ -45,6 +45,7 @@ export const useLeads = (): boolean => ['coordinator', 'crewLead'].includes(useH
 export const useCoordinates = (): boolean => useHere().role === 'coordinator';
 
 type ReadOfGarden =
+  | 'backups'
   | 'beds'
   | 'landmarks'
   | 'underlays'

@@ -4,6 +4,7 @@ import { Button } from '../kit/Button.tsx';
 import { useBodyForm } from '../kit/form.tsx';
 import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { BackupSection } from './BackupSection.tsx';
 import { FrostChart } from './FrostChart.tsx';
 import { GardenPaths } from './GardenPaths.tsx';
 import { GardenFields, type GardenValues, gardenBody, gardenValues } from './gardenForm.tsx';
@@ -13,6 +14,7 @@ import { SunChart } from './SunChart.tsx';
 export default function GardenSetUp() {
   const { t } = useTranslation('place');
   const { garden } = useHere();
+  const coordinates = useCoordinates();
   return (
     <div className="flex flex-col gap-7">
       <h1>{t('page.title')}</h1>
@@ -28,6 +30,7 @@ export default function GardenSetUp() {
             <h2>{t('facts.frost')}</h2>
             <FrostChart />
           </section>
+          {coordinates && <BackupSection />}
         </div>
       </div>
     </div>

@@ -1,9 +1,9 @@
+import { csvOf } from '@unity-acre/contract/csv';
 import type { HoursOf } from '@unity-acre/contract/work';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../kit/Button.tsx';
-import { csvOf } from '../../kit/csv.ts';
 import { useHere, useLeads, useList, useSeasonList } from '../../kit/garden.ts';
 import { useMeasure } from '../../kit/measure.ts';
 import { Bare, Loaded } from '../../kit/states.tsx';
@@ -100,7 +100,7 @@ function Table({
     const heading = (['person', 'visits', 'given', 'pledged', 'left', 'heads'] as const).map((key) =>
       t(`hours.${key}`),
     );
-    const address = URL.createObjectURL(new Blob([csvOf(heading, rows)], { type: 'text/csv' }));
+    const address = URL.createObjectURL(new Blob([csvOf([heading, ...rows])], { type: 'text/csv' }));
     Object.assign(document.createElement('a'), { href: address, download: `hours-${year}.csv` }).click();
     URL.revokeObjectURL(address);
   };
