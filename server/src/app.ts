@@ -17,7 +17,13 @@ import { stateOf } from './http/health.ts';
 import { newNonce, servePages } from './http/pages.ts';
 import { Refusal } from './http/refusal.ts';
 import { answerErrors, notFound, ownPagesOnly } from './http/refuse.ts';
-import { fewTries } from './http/tries.ts';
+import {
+  PasswordTries,
+  type TryLimits,
+  usualLimits,
+  WRITES_PER_MINUTE,
+  WriteAllowance,
+} from './http/tries.ts';
 import { logRoutes } from './log/index.ts';
 import { placeRoutes } from './place/index.ts';
 import { seasonRoutes } from './season/index.ts';
@@ -31,6 +37,8 @@ export interface AppOptions {
   publicUrl: () => string;
   /** true where no public address is set: pages may write by whatever name this server was reached */
   sameHost: boolean;
+  /** true where people come by https */
+  isSecure?: boolean;
   /** other addresses whose pages may write, such as the developers' page server */
   otherOrigins?: readonly string[];
   nightly: Nightly;
@@ -39,33 +47,39 @@ export interface AppOptions {
   pages: string | null;
   demoSignIns?: DemoSignIns;
   checkAnswers?: boolean;
-  /** failed passwords an address may send in a quarter of an hour */
-  tries?: number;
+  /** proxies whose word is taken for where a request comes from */
+  trustProxy?: number | string[];
+  tries?: Partial<TryLimits>;
+  writesPerMinute?: number;
 }
 
 /** The largest body taken; a long note with every field full is well below it. */
 const LARGEST_BODY = '256kb';
 
+const HALF_A_YEAR_S = 15_768_000;
+
 /** Pages load nothing from elsewhere and run no script but their own. */
-const policy = helmet({
-  contentSecurityPolicy: {
-    useDefaults: false,
-    directives: {
-      defaultSrc: ["'none'"],
-      scriptSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
-      styleSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
-      imgSrc: ["'self'", 'data:'],
-      fontSrc: ["'self'"],
-      connectSrc: ["'self'"],
-      workerSrc: ["'self'"],
-      manifestSrc: ["'self'"],
-      formAction: ["'self'"],
-      baseUri: ["'none'"],
-      frameAncestors: ["'none'"],
+const policyOf = (isSecure: boolean) =>
+  helmet({
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
+        styleSrc: ["'self'", (_request, response) => `'nonce-${(response as Response).locals.nonce}'`],
+        imgSrc: ["'self'", 'data:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        formAction: ["'self'"],
+        baseUri: ["'none'"],
+        frameAncestors: ["'none'"],
+      },
     },
-  },
-  strictTransportSecurity: false,
-});
+    // Who came by https once is not led back to plain http for half a year.
+    strictTransportSecurity: isSecure && { maxAge: HALF_A_YEAR_S, includeSubDomains: false },
+  });
 
 const giveNonce: RequestHandler = (_request, response, next) => {
   response.locals.nonce = newNonce();
@@ -79,7 +93,8 @@ export function createApp(options: AppOptions): Express {
   app.disable('x-powered-by');
   app.set('etag', false);
   app.set('query parser', 'simple');
-  app.use(giveNonce, policy);
+  app.set('trust proxy', options.trustProxy ?? 0);
+  app.use(giveNonce, policyOf(options.isSecure ?? false));
   app.use('/api', (_request, response, next) => {
     response.setHeader('cache-control', 'no-store');
     next();
@@ -103,7 +118,7 @@ export function createApp(options: AppOptions): Express {
     health: apart(async () => ({ version, database: await health(), backup: backupState(options.nightly) })),
     ...backupRoutes({ ...options, program: version }),
     openapi: async () => document,
-    ...access(options.demoSignIns ?? []),
+    ...access(options.demoSignIns ?? [], new PasswordTries({ ...usualLimits, ...options.tries })),
     ...placeRoutes,
     ...cropRoutes,
     ...groundRoutes,
@@ -116,13 +131,12 @@ export function createApp(options: AppOptions): Express {
   };
   const document = openapi(version);
   const health = stateOf(store);
-  const passwords = [fewTries(options.tries ?? 20)];
   bind(app, handlers, {
     store,
     publicUrl,
     checkAnswers: options.checkAnswers ?? false,
     follow: moveUpAfter,
-    before: { signIn: passwords, join: passwords, setUp: passwords },
+    writes: new WriteAllowance(options.writesPerMinute ?? WRITES_PER_MINUTE),
   });
   app.use('/api', notFound);
   if (options.pages) servePages(app, options.pages);

@@ -15,6 +15,8 @@ import { keepReminding, rotas } from './work/index.ts';
 export interface Running {
   /** the address people use */
   url: string;
+  /** the port it listens on */
+  port: number;
   store: Store;
   nightly: Nightly;
   /** Stops taking requests, lets those under way end, closes the database. */
@@ -22,7 +24,9 @@ export interface Running {
 }
 
 export interface StartOptions
-  extends Partial<Pick<AppOptions, 'demoSignIns' | 'checkAnswers' | 'tries' | 'otherOrigins'>> {
+  extends Partial<
+    Pick<AppOptions, 'demoSignIns' | 'checkAnswers' | 'tries' | 'writesPerMinute' | 'otherOrigins'>
+  > {
   settings: Settings;
   version: string;
   pages: string | null;
@@ -63,6 +67,8 @@ export async function start(options: StartOptions): Promise<Running> {
     publicUrl: url,
     operatorToken: settings.operatorToken,
     sameHost: settings.publicUrl === null,
+    isSecure: settings.publicUrl?.startsWith('https:') ?? false,
+    trustProxy: settings.trustProxy,
   });
   try {
     server = await new Promise<Server>((resolve, reject) => {
@@ -78,6 +84,7 @@ export async function start(options: StartOptions): Promise<Running> {
   const endReminding = keepReminding(store, logger);
   return {
     url: url(),
+    port: (server.address() as AddressInfo).port,
     store,
     nightly,
     async stop() {

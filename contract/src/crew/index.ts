@@ -9,7 +9,18 @@ import {
 } from '@unity-acre/core/crew';
 import { z } from 'zod';
 import { gardenInput } from '../place/index.ts';
-import { clockTime, day, fieldError, id, line, noIssueSoFar, roles, version, words } from '../wire/index.ts';
+import {
+  clockTime,
+  day,
+  fieldError,
+  id,
+  line,
+  noIssueSoFar,
+  prose,
+  roles,
+  version,
+  words,
+} from '../wire/index.ts';
 
 export const email = z.string().trim().toLowerCase().max(200).pipe(z.email());
 export const password = z.string().min(10).max(200);
@@ -243,7 +254,7 @@ export const allotment = z.object({
 /** What the garden asks of its crew: how many children each grown person looks after, and what a plot holder agrees to. */
 export const crewRulesInput = z.strictObject({
   childRatio: z.number().int().min(1).max(40),
-  agreement: words(6000),
+  agreement: prose(6000),
   /** reminders of sessions are written by themselves so many days before; null where only by hand */
   remindDays: z.number().int().min(1).max(14).nullable(),
 });
@@ -259,7 +270,7 @@ export const myPlot = z.object({
 });
 
 /** What a walk-round found of a plot. */
-export const careCheckInput = z.strictObject({ on: day, finding: z.enum(careFindings), note: words(300) });
+export const careCheckInput = z.strictObject({ on: day, finding: z.enum(careFindings), note: prose(300) });
 /** How a plot stands after its walk-rounds. */
 export const plotCare = z.object({
   bedId: id,

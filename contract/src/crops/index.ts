@@ -1,6 +1,6 @@
 import { cropPatch } from '@unity-acre/core/crops';
 import { z } from 'zod';
-import { day, id, version, words } from '../wire/index.ts';
+import { day, id, prose, version, words } from '../wire/index.ts';
 
 export const cropId = z.string().regex(/^[a-z0-9-]{1,60}$/, 'notACropId');
 
@@ -40,7 +40,7 @@ export const seedLotInput = z.strictObject({
   testedOn: day.nullable(),
   /** true for seed saved in the garden */
   saved: z.boolean(),
-  note: words(200),
+  note: prose(200),
 });
 export const seedLot = seedLotInput.safeExtend({ id, version });
 

@@ -1,7 +1,7 @@
 import { bedKinds, crossesItself, forms, geoProblems, landmarkKinds } from '@unity-acre/core/ground';
 import { z } from 'zod';
 import { offsetC } from '../place/index.ts';
-import { id, line, metres, size, version, words, year } from '../wire/index.ts';
+import { id, line, metres, prose, size, version, words, year } from '../wire/index.ts';
 
 /** How a bed is held in a season. */
 export const tenureKinds = ['plot', 'cooperative', 'giving', 'teaching', 'pollinator', 'trial'] as const;
@@ -49,7 +49,7 @@ const bedFields = z.strictObject({
   soilDepth: z.number().positive().max(3).nullable(),
   /** how much warmer it is here than in the rest of the garden */
   offsetC,
-  note: words(500),
+  note: prose(500),
 });
 export const bedInput = bedFields.superRefine(checkShape);
 

@@ -2,7 +2,7 @@ import { destinations, type EntryKind, entryKinds } from '@unity-acre/core/log';
 import { isLengthUnit } from '@unity-acre/core/units';
 import { z } from 'zod';
 import { move } from '../season/index.ts';
-import { day, id, version, words } from '../wire/index.ts';
+import { day, id, prose, version } from '../wire/index.ts';
 
 const units = ['g', 'kg', 'lb', 'oz', 'm', 'cm', 'ft', 'in', 'yd', 'piece', 'bunch', 'head'] as const;
 
@@ -18,7 +18,7 @@ export const entryInput = z
     /** as the person said it */
     amount: amount.nullable(),
     destination: z.enum(destinations).nullable(),
-    note: words(2000),
+    note: prose(2000),
   })
   .superRefine((entry, context) => {
     const refuse = (path: string, message: string) =>

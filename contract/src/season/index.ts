@@ -10,7 +10,7 @@ import {
 } from '@unity-acre/core/season';
 import { z } from 'zod';
 import { tenureKinds } from '../ground/index.ts';
-import { day, id, size, version, words, year } from '../wire/index.ts';
+import { day, id, prose, size, version, year } from '../wire/index.ts';
 
 export const plantingInput = z.strictObject({
   cropId: z.string().max(60),
@@ -32,7 +32,7 @@ export const plantingInput = z.strictObject({
   betweenId: id.nullable(),
   /** true where its place and time were chosen by hand and a proposal leaves them alone */
   pinned: z.boolean(),
-  note: words(500),
+  note: prose(500),
 });
 
 // A reason is a code with parameters; the core's type says which go together.
@@ -97,7 +97,7 @@ const wishFields = z.strictObject({
   tenure: z.enum(tenureKinds).nullable(),
   /** how much it matters, from 1 to 5 */
   weight: z.number().int().min(1).max(5),
-  note: words(200),
+  note: prose(200),
 });
 /** What the garden wishes to grow in a season, before it has a place. */
 export const wishInput = wishFields.superRefine((wish, context) => {

@@ -37,10 +37,28 @@ export const noIssueSoFar = (payload: { issues: unknown[] }): boolean => payload
 
 /** A sortable identifier made by the client. */
 export const id = z.uuid({ version: 'v7' });
+/* What ends a line or steers a printer, a terminal or a letter's head, or turns text around unseen. */
+const CONTROLS = /[\p{Cc}\u2028\u2029\u200e\u200f\u202a-\u202e\u2066-\u2069\ufeff]+/gu;
+const CONTROLS_BUT_BREAKS = /(?:(?![\n\t])[\p{Cc}\u200e\u200f\u202a-\u202e\u2066-\u2069\ufeff])+/gu;
+
+/** Text of one line, whatever was pasted into its field: it goes into letters' heads, calendars and lists. */
+const oneLine = () => z.string().overwrite((text) => text.replace(CONTROLS, ' ').trim());
+
 /** One line of text. */
-export const line = (longest: number) => z.string().trim().min(1).max(longest);
-/** Text that may be empty. */
-export const words = (longest: number) => z.string().trim().max(longest);
+export const line = (longest: number) => oneLine().min(1).max(longest);
+/** One line of text that may be empty. */
+export const words = (longest: number) => oneLine().max(longest);
+/** Text of several lines that may be empty. */
+export const prose = (longest: number) =>
+  z
+    .string()
+    .overwrite((text) =>
+      text
+        .replace(/\r\n?|[\u2028\u2029]/g, '\n')
+        .replace(CONTROLS_BUT_BREAKS, ' ')
+        .trim(),
+    )
+    .max(longest);
 export const day = z.string().refine(isDay, 'notADay').meta({ format: 'date' });
 export const monthDay = z.string().refine(isMonthDay, 'notAMonthDay').meta({ pattern: '^\\d{2}-\\d{2}$' });
 export const clockTime = z.string().refine(isClockTime, 'notATime').meta({ pattern: '^\\d{2}:\\d{2}$' });

@@ -36,6 +36,7 @@ export const problems = {
   inUse: 409,
   versionNeeded: 428,
   tooManyTries: 429,
+  tooManyWrites: 429,
   unexpected: 500,
   databaseFull: 507,
   databaseReadOnly: 503,

@@ -10,7 +10,7 @@ import {
 } from '@unity-acre/core/work';
 import { z } from 'zod';
 import { windowShape } from '../season/index.ts';
-import { clockTime, day, id, line, noIssueSoFar, version, words, year } from '../wire/index.ts';
+import { clockTime, day, id, line, noIssueSoFar, prose, version, words, year } from '../wire/index.ts';
 
 const taskIdShape = z.string().max(80);
 
@@ -56,7 +56,7 @@ export const roundInput = z
     span: z.number().int().min(1).max(60),
     /** for one practised person; null is reckoned from the ground */
     minutes: z.number().int().min(5).max(900).nullable(),
-    note: words(500),
+    note: prose(500),
   })
   .refine(({ first, until }) => until === null || first <= until, {
     path: ['until'],
@@ -81,7 +81,7 @@ export const workDoneInput = z.strictObject({
   adults: z.number().int().min(0).max(200).default(0),
   beginners: z.number().int().min(0).max(200).default(0),
   children: z.number().int().min(0).max(200).default(0),
-  note: words(500).default(''),
+  note: prose(500).default(''),
 });
 export const workDone = workDoneInput.safeExtend({ taskId: taskIdShape });
 
@@ -128,7 +128,7 @@ export const sessionInput = z
     /** whether children may come */
     children: z.boolean().default(true),
     taskIds: z.array(taskIdShape).max(100),
-    note: words(1000),
+    note: prose(1000),
   })
   .refine((session) => session.from < session.to, {
     path: ['to'],
@@ -309,7 +309,7 @@ export const frostCallInput = z
     to: clockTime,
     meetAt: words(80),
     /** what is to be covered, in the garden's own words; it goes into the letter */
-    list: words(900),
+    list: prose(900),
     personIds: z.array(id).min(1).max(200),
   })
   .refine(({ from, to }) => from < to, { path: ['to'], message: 'endsBeforeStart', when: noIssueSoFar });

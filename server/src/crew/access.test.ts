@@ -212,17 +212,3 @@ it('keeps at least one coordinator', async () => {
   const removal = await garden.ask('removePerson', { params: { id: garden.coordinatorId }, ifMatch: 1 });
   expect(removal.status).toBe(422);
 });
-
-it('stops guessing after a number of wrong passwords', async () => {
-  const guarded = await Harness.open({ tries: 3 });
-  try {
-    await guarded.setUp();
-    const guess = () => guarded.ask('signIn', { body: { email: 'cleo@example.org', password: 'guess' } });
-    for (let n = 0; n < 3; n++) expect((await guess()).status).toBe(401);
-    const { status, problem } = await guess();
-    expect(status).toBe(429);
-    expect(problem.code).toBe('tooManyTries');
-  } finally {
-    await guarded.close();
-  }
-});

@@ -6,8 +6,9 @@ import { v7 as newId } from 'uuid';
 import type { Database } from '../database/store.ts';
 import { type Call, type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import type { PasswordTries } from '../http/tries.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
-import { admit, dismiss, hashOf, whoAsks } from './caller.ts';
+import { admit, dismiss, hashOf, isKnownTo, whoAsks } from './caller.ts';
 import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from './entity.ts';
 import { hashPassword, passwordFits } from './password.ts';
 
@@ -17,7 +18,7 @@ export type DemoSignIns = Me['demoSignIns'];
 type AccessRoutes = Pick<Handlers, 'me' | 'setUp' | 'signIn' | 'signOut' | 'invitation' | 'join'>;
 
 /** Signing in and out, the first set-up, and invitations. */
-export function access(demoSignIns: DemoSignIns): AccessRoutes {
+export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRoutes {
   const meOf = async (store: Database, account: AccountEntity | null): Promise<Me> => {
     const persons = account ? await store.manager.findBy(people, { accountId: account.id }) : [];
     const names = new Map((await store.manager.find(gardens)).map((garden) => [garden.id, garden.name]));
@@ -39,7 +40,11 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
     me: async ({ store, request }) => meOf(store, await whoAsks(store, request)),
 
     setUp: prepared(
-      ({ body }) => hashPassword(body.coordinator.password),
+      async ({ store, body }) => {
+        // Nobody makes the server work at passwords for a garden that is there already.
+        if (await store.manager.exists(gardens)) throw new Refusal('alreadySetUp');
+        return hashPassword(body.coordinator.password);
+      },
       async ({ store, body, response, publicUrl }, passwordHash) => {
         const { manager } = store;
         if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
@@ -60,23 +65,25 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
           accountId: account.id,
           ...crewFacts.parse({}),
         });
-        await admit(store, response, account.id, publicUrl);
+        await admit(store, response, account, publicUrl);
         return meOf(store, account);
       },
     ),
 
     signIn: prepared(
-      async ({ store, body }) => {
+      async ({ store, body, request }) => {
         const account = await store.manager.findOneBy(accounts, { email: body.email });
-        if (!(await passwordFits(body.password, account?.passwordHash ?? null)))
+        const isKnown = isKnownTo(request, account);
+        return tries.guard({ address: request.ip ?? '', account: body.email, isKnown }, async () => {
+          if (await passwordFits(body.password, account?.passwordHash ?? null)) return account!;
           throw new Refusal('wrongPassword');
-        return account!;
+        });
       },
       async ({ store, response, publicUrl }, { id, passwordHash }) => {
         // A password that was changed while it was being looked at opens nothing any more.
         const account = await store.manager.findOneBy(accounts, { id, passwordHash });
         if (!account) throw new Refusal('wrongPassword');
-        await admit(store, response, account.id, publicUrl);
+        await admit(store, response, account, publicUrl);
         return meOf(store, account);
       },
     ),
@@ -96,8 +103,12 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
         const { password } = call.body;
         const { account } = await opened(call);
         if (!account) return hashPassword(password);
-        if (await passwordFits(password, account.passwordHash)) return account.passwordHash;
-        throw invalid('password', 'wrongPassword');
+        const { request } = call;
+        const isKnown = isKnownTo(request, account);
+        return tries.guard({ address: request.ip ?? '', account: account.email, isKnown }, async () => {
+          if (await passwordFits(password, account.passwordHash)) return account.passwordHash;
+          throw invalid('password', 'wrongPassword');
+        });
       },
       async (call, passwordHash) => {
         const { store, response, publicUrl } = call;
@@ -109,7 +120,7 @@ export function access(demoSignIns: DemoSignIns): AccessRoutes {
         await manager.delete(invitations, { tokenHash: row.tokenHash });
         if (!account) await manager.insert(accounts, joined);
         await manager.update(people, { id: person.id }, { accountId: joined.id });
-        await admit(store, response, joined.id, publicUrl);
+        await admit(store, response, joined, publicUrl);
         return meOf(store, joined);
       },
     ),

@@ -21,6 +21,9 @@ export const maySpeakFor = (caller: PersonEntity, person: PersonEntity): boolean
   person.guardianId === caller.id;
 
 const COOKIE = 'acre';
+/** Tells a browser that was signed in to an account before. It opens nothing. */
+const KNOWN_COOKIE = 'acre-known';
+const KNOWN_DAYS = 365;
 const SIGNED_IN_DAYS = 30;
 const DAY_MS = 86_400_000;
 
@@ -54,13 +57,24 @@ export async function memberOf(store: Database, caller: Caller, gardenId: string
 export async function admit(
   store: Database,
   response: Response,
-  accountId: string,
+  account: AccountEntity,
   publicUrl: string,
 ): Promise<void> {
+  const accountId = account.id;
   const token = newToken();
   const expires = store.clock.now() + SIGNED_IN_DAYS * DAY_MS;
   await store.manager.insert(signIns, { tokenHash: hashOf(token), accountId, expiresAt: String(expires) });
-  setCookie(response, token, SIGNED_IN_DAYS * 86_400, publicUrl);
+  setCookie(response, COOKIE, token, SIGNED_IN_DAYS * 86_400, publicUrl);
+  setCookie(response, KNOWN_COOKIE, knownMark(account), KNOWN_DAYS * 86_400, publicUrl);
+}
+
+/** What only this account's browsers hold; another password makes other ones. */
+const knownMark = ({ id, passwordHash }: AccountEntity): string => hashOf(`${id} ${passwordHash}`);
+
+/** Whether the browser was signed in to the account before. */
+export function isKnownTo(request: Request, account: AccountEntity | null): boolean {
+  const shown = parse(request.headers.cookie ?? '')[KNOWN_COOKIE] ?? '';
+  return account !== null && shown === knownMark(account);
 }
 
 /** Signs the browser out, here and for good. */
@@ -72,13 +86,13 @@ export async function dismiss(
 ): Promise<void> {
   const token = tokenIn(request);
   if (token) await store.manager.delete(signIns, { tokenHash: hashOf(token) });
-  setCookie(response, '', 0, publicUrl);
+  setCookie(response, COOKIE, '', 0, publicUrl);
 }
 
-function setCookie(response: Response, token: string, maxAge: number, publicUrl: string): void {
+function setCookie(response: Response, name: string, value: string, maxAge: number, publicUrl: string): void {
   response.appendHeader(
     'set-cookie',
-    serialize(COOKIE, token, {
+    serialize(name, value, {
       httpOnly: true,
       sameSite: 'lax',
       path: '/',

@@ -9,7 +9,7 @@ let harness: Harness;
 let garden: TestGarden;
 let bedId: string;
 beforeAll(async () => {
-  harness = await Harness.open({ tries: 100_000 });
+  harness = await Harness.open({ tries: { perPair: 100_000 } });
   garden = await harness.setUp();
   bedId = (await garden.bed()).id;
 });

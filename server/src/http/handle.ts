@@ -12,13 +12,14 @@ import {
   routes,
 } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
-import type { Express, Request, RequestHandler, Response } from 'express';
+import type { Express, Request, Response } from 'express';
 import { type Caller, type Member, memberOf, whoAsks } from '../crew/caller.ts';
 import { type IfMatch, record, type Writing } from '../database/change.ts';
 import { listeners } from '../database/listeners.ts';
 import type { Clock, Database, Store } from '../database/store.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { Refusal } from './refusal.ts';
+import type { WriteAllowance } from './tries.ts';
 
 /** What a handler is given. */
 export interface Call<Name extends RouteName> {
@@ -78,8 +79,7 @@ export interface Binding {
   checkAnswers: boolean;
   /** what follows of every change, within it */
   follow?: (writing: Writing, garden: GardenEntity, clock: Clock) => Promise<void>;
-  /** middleware a route gets before its handler */
-  before?: Partial<Record<RouteName, RequestHandler[]>>;
+  writes: WriteAllowance;
 }
 
 /** Binds every route of the contract to its handler, with the check of who may call it in this one place. */
@@ -88,7 +88,7 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
     const route: Route = routes[name];
     const method = route.method.toLowerCase() as 'get' | 'put' | 'post' | 'delete';
     const handler = handlers[name] as Handler<RouteName>;
-    app[method](route.path, ...(binding.before?.[name] ?? []), async (request, response) => {
+    app[method](route.path, async (request, response) => {
       const value = await answerTo({ name, route, handler, binding, request, response });
       if (response.headersSent) return;
       if (binding.checkAnswers) checkAnswer(name, route, value);
@@ -115,6 +115,7 @@ async function answerTo(asked: Asked): Promise<unknown> {
   if (handler.mode === 'apart') return answer();
   if (route.method === 'GET' || handler.mode === 'reads') return store.read(answer);
   const early = await callOf(asked, store);
+  if (early.call.caller) await binding.writes.take(early.call.caller.id);
   const ready = await handler.prepare?.(early.call);
   let changed: Changed[] = [];
   const value = await store.write(async (manager) => {

@@ -17,6 +17,7 @@ import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import type { SqliteDriver } from '../database/sqlite.ts';
 import type { Clock } from '../database/store.ts';
+import type { TryLimits } from '../http/tries.ts';
 import { type Running, start } from '../start.ts';
 
 export { newId };
@@ -62,7 +63,10 @@ interface Ask {
 
 interface HarnessOptions {
   dataDir?: string;
-  tries?: number;
+  tries?: Partial<TryLimits>;
+  writesPerMinute?: number;
+  publicUrl?: string;
+  trustProxy?: number | string[];
   driver?: SqliteDriver;
 }
 
@@ -78,13 +82,21 @@ export class Harness {
     const dataDir = options.dataDir ?? mkdtempSync(join(tmpdir(), 'acre-'));
     const clock = { time: MAY_20, now: () => clock.time };
     const running = await start({
-      settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, operatorToken: OPERATOR_TOKEN },
+      settings: {
+        port: 0,
+        host: '127.0.0.1',
+        dataDir,
+        publicUrl: options.publicUrl ?? null,
+        trustProxy: options.trustProxy ?? 0,
+        operatorToken: OPERATOR_TOKEN,
+      },
       version: 'test',
       pages: null,
       logger: pino({ level: process.env.LOG ?? 'silent' }),
       clock,
       checkAnswers: true,
-      tries: options.tries ?? 1000,
+      tries: options.tries ?? { perPair: 1000, perAddress: 100_000 },
+      writesPerMinute: options.writesPerMinute ?? 1_000_000,
       ...(options.driver && { driver: options.driver }),
     });
     return new Harness(running, dataDir, clock);
