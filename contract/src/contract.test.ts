@@ -1,6 +1,8 @@
 import { plainCatalogue } from '@unity-acre/core/crops';
 import { describe, expect, it } from 'vitest';
 import { openapi, type Route, routes } from './index.ts';
+import fieldsEn from './wire/fields.en.json' with { type: 'json' };
+import fieldsEs from './wire/fields.es.json' with { type: 'json' };
 import en from './wire/words.en.json' with { type: 'json' };
 import es from './wire/words.es.json' with { type: 'json' };
 
@@ -12,8 +14,9 @@ const paths = (tree: object, at = ''): string[] =>
 it('has every word in both languages, with the same blanks', () => {
   expect(paths(es)).toEqual(paths(en));
   const blanks = (text: string) => text.match(/\{\{\w+\}\}/g) ?? [];
-  for (const [code, text] of Object.entries(en.field)) {
-    expect(blanks(es.field[code as keyof typeof es.field])).toEqual(blanks(text));
+  expect(paths(fieldsEs)).toEqual(paths(fieldsEn));
+  for (const [code, text] of Object.entries(fieldsEn)) {
+    expect(blanks(fieldsEs[code as keyof typeof fieldsEs])).toEqual(blanks(text));
   }
 });
 

@@ -27,7 +27,14 @@ it('is loaded once', async () => {
 
 it('answers every list of the contract as the contract says, for everyone who may sign in', async () => {
   const running = await start({
-    settings: { port: 0, host: '127.0.0.1', dataDir: folder, publicUrl: null, trustProxy: 0, operatorToken: null },
+    settings: {
+      port: 0,
+      host: '127.0.0.1',
+      dataDir: folder,
+      publicUrl: null,
+      trustProxy: 0,
+      operatorToken: null,
+    },
     store,
     version: 'test',
     pages: null,

@@ -36,7 +36,8 @@ export async function loadDemo(store: Store): Promise<void> {
   const persons = people.map((person) => ({
     ...row(),
     name: person.name,
-    email: person.signIn ?? mailOf(person),
+    // Somebody under age has no address of their own.
+    email: person.name in minors ? null : (person.signIn ?? mailOf(person)),
     role: person.role,
     household: person.household ?? '',
     headcount: person.headcount ?? 1,

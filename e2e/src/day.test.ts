@@ -74,7 +74,7 @@ it('logs what a task took, beside the crew it was', async () => {
   await hand.press(day.finish);
   await hand.write(day.minutes, '0');
   await hand.press(day.keepDone);
-  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '1'));
+  await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
   await hand.write(day.minutes, '45');
   await hand.write(day.beginners, '2');
   await hand.press(day.keepDone);
@@ -123,7 +123,7 @@ it('plans care once, calls people out before frost, and gives plots out by a dra
   await hand.press(day.care.add);
   await hand.write(day.care.every, '0');
   await hand.press(w.kit.save);
-  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '1'));
+  await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
   await hand.write(day.care.every, '10');
   await hand.press(w.kit.save);
   await hand.reads(day.care.days.replace('{{n}}', '10'));
@@ -139,7 +139,7 @@ it('plans care once, calls people out before frost, and gives plots out by a dra
 
   await hand.open('/crew/plots');
   await hand.press(w.plots.look);
-  await hand.reads(w.problem.field.required);
+  await hand.reads(w.fields.required);
   await hand.write(w.plots.seed, '7 11 19 23 31 40');
   await hand.press(w.plots.look);
   await hand.reads(w.plots.drawSay);

@@ -105,7 +105,7 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
   await hand.choose(w.crops.own.like, 'Spinach');
   await hand.press(w.kit.save);
   // A crop without a name is nobody's: the sheet stays, with all that was typed.
-  await hand.reads(w.problem.field.required);
+  await hand.reads(w.fields.required);
   await hand.write(w.crops.own.nameEn, 'Mill spinach');
   await hand.press(w.kit.save);
   await page.waitForFunction(() => location.pathname.endsWith('/mill-spinach'));

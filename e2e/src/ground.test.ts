@@ -88,7 +88,7 @@ describe('laying the ground out', () => {
     ] as const)
       await press(x, y);
     await press(0.5, 0.02);
-    await hand.reads(w.problem.field.crossesItself);
+    await hand.reads(w.fields.crossesItself);
     expect((await beds()).length).toBe(26);
     await hand.press(layout.tool.polygon);
     for (const [x, y] of [

@@ -50,10 +50,10 @@ it.each<['en' | 'es', Size]>([
   await hand.write(w.place.setUp.email, 'ana@example.org');
   await hand.write(w.place.setUp.password, 'a quiet mill stream');
   await hand.press(w.place.setUp.begin);
-  await hand.reads(w.problem.field.atMost.replace('{{limit}}', '66'));
+  await hand.reads(w.fields.atMost.replace('{{limit}}', '66'));
   await hand.write(w.place.latitude, '44.5');
   await hand.press(w.place.setUp.begin);
-  await hand.reads(w.problem.field.frostOrder);
+  await hand.reads(w.fields.frostOrder);
   await hand.write(w.place.firstFrost, '10-03');
   await hand.press(w.place.setUp.begin);
   await hand.reads(w.work.nothingPlanned);
@@ -64,7 +64,7 @@ it.each<['en' | 'es', Size]>([
   await hand.write(w.ground.name, bedName[language]);
   await hand.write(w.ground.width, '0');
   await hand.press(w.kit.save);
-  await hand.reads(w.problem.field.above.replace('{{limit}}', '0'));
+  await hand.reads(w.fields.above.replace('{{limit}}', '0'));
   await hand.write(w.ground.width, '4 ft');
   await hand.write(w.ground.length, '20 ft');
   await hand.press(w.kit.save);

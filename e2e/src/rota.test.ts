@@ -71,7 +71,7 @@ it('says where it is not made, and counts a tool in the words of the garden', as
   await hand.setDate(rota.from, '2027-01-01');
   await hand.setDate(rota.until, '2027-01-08');
   await hand.press(rota.make);
-  await hand.reads(w.problem.field.noSessions);
+  await hand.reads(w.fields.noSessions);
 
   await hand.open('/sessions/rota?rota=of-yesterday');
   await hand.reads(rota.gone);
@@ -80,7 +80,7 @@ it('says where it is not made, and counts a tool in the words of the garden', as
   await hand.write(rota.tools.name, 'loppers');
   await hand.write(rota.tools.count, '-2');
   await hand.press(rota.tools.add);
-  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '0'));
+  await hand.reads(w.fields.atLeast.replace('{{limit}}', '0'));
   await hand.write(rota.tools.count, '2');
   await hand.press(rota.tools.add);
   await hand.reads('loppers');

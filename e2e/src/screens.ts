@@ -31,4 +31,5 @@ export const screens = [
   '/garden',
   '/garden/climate',
   '/garden/rules',
+  '/account',
 ];

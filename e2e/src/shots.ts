@@ -51,7 +51,14 @@ const data = mkdtempSync(join(tmpdir(), 'acre-shots-'));
 const store = await openStore(data);
 await loadDemo(store);
 const running = await start({
-  settings: { port: 0, host: '127.0.0.1', dataDir: data, publicUrl: null },
+  settings: {
+    port: 0,
+    host: '127.0.0.1',
+    dataDir: data,
+    publicUrl: null,
+    trustProxy: 0,
+    operatorToken: null,
+  },
   store,
   version: '0',
   pages: join(root, 'web/dist'),

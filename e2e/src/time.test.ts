@@ -84,7 +84,7 @@ it('brings a station’s record into an empty garden, says what it left out, and
     }
   });
   await hand.press(w.kit.save);
-  await hand.reads(w.problem.field.lowAboveHigh);
+  await hand.reads(w.fields.lowAboveHigh);
   await hand.page.$$eval('table input', (inputs) => {
     const set = Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, 'value')!.set!;
     set.call(inputs[1], '28');
@@ -137,7 +137,7 @@ describe('crops', () => {
     await hand.press(w.crops.own.open);
     await hand.write(w.crops.own.most, '8');
     await hand.press(w.kit.save);
-    await hand.reads(w.problem.field.cucurbitsFiveWeeks);
+    await hand.reads(w.fields.cucurbitsFiveWeeks);
     await hand.write(w.crops.own.most, '5');
     await hand.write(w.crops.own.variety, 'Lemon');
     await hand.write(w.crops.own.daysFrom, '60');
@@ -199,7 +199,7 @@ it('goes from what can still be sown to a plan, rehearses it, and puts a series 
   await hand.reads('in the middle');
   await page.$eval('details summary', (summary) => (summary as HTMLElement).click());
   await hand.write(w.season.series.every, '0');
-  await hand.reads(w.problem.field.atLeast.replace('{{limit}}', '1'));
+  await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
   await hand.write(w.season.series.every, '20');
   await hand.press(w.season.series.keep.replace('{{count}}', '3'));
   await hand.reads('3 sowings from');

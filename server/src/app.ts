@@ -5,7 +5,7 @@ import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { backupState, type Nightly } from './backup/nightly.ts';
 import { backupRoutes } from './backup/routes.ts';
-import { access, type DemoSignIns, peopleRoutes } from './crew/index.ts';
+import { access, accountRoutes, type DemoSignIns, passwordLinkRoutes, peopleRoutes } from './crew/index.ts';
 import { cropRoutes } from './crops/index.ts';
 import type { Store } from './database/store.ts';
 import { groundRoutes } from './ground/index.ts';
@@ -18,6 +18,7 @@ import { newNonce, servePages } from './http/pages.ts';
 import { Refusal } from './http/refusal.ts';
 import { answerErrors, notFound, ownPagesOnly } from './http/refuse.ts';
 import {
+  lettersAskedFor,
   PasswordTries,
   type TryLimits,
   usualLimits,
@@ -114,11 +115,14 @@ export function createApp(options: AppOptions): Express {
     }),
   );
 
+  const tries = new PasswordTries({ ...usualLimits, ...options.tries });
   const handlers: Handlers = {
     health: apart(async () => ({ version, database: await health(), backup: backupState(options.nightly) })),
     ...backupRoutes({ ...options, program: version }),
     openapi: async () => document,
-    ...access(options.demoSignIns ?? [], new PasswordTries({ ...usualLimits, ...options.tries })),
+    ...access(options.demoSignIns ?? [], tries),
+    ...accountRoutes(tries),
+    ...passwordLinkRoutes(store.dataDir, new PasswordTries(lettersAskedFor)),
     ...placeRoutes,
     ...cropRoutes,
     ...groundRoutes,

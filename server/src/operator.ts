@@ -7,7 +7,8 @@ import { backupName, filesFolder } from './backup/nightly.ts';
 import { restoreInstallation } from './backup/restore.ts';
 import { restoreGarden } from './backup/restoreGarden.ts';
 import { databaseFile } from './database/store.ts';
-import { readSettings } from './settings.ts';
+import { wayIn } from './operatorAccount.ts';
+import { readSettings, type Settings } from './settings.ts';
 
 /* What whoever runs the server does at its own machine: npm run backup, restore, account. */
 
@@ -65,15 +66,32 @@ async function restore(
   if (aside) say(`What was there before lies in ${aside}.`);
 }
 
+async function account(
+  mail: string | undefined,
+  { dataDir, publicUrl, host, port }: Settings,
+): Promise<void> {
+  if (!mail) throw new Error(`Say whose.\n${usage}`);
+  for (const { garden, address } of await wayIn(dataDir, publicUrl ?? `http://${host}:${port}`, mail)) {
+    say(
+      garden === null
+        ? `With this link ${mail} chooses a new password, once, within 24 hours:`
+        : `With this link ${mail} joins ${garden}:`,
+    );
+    say(`  ${address}`);
+  }
+}
+
 async function run(): Promise<void> {
   const { positionals, values } = parseArgs({
     allowPositionals: true,
     options: { dry: { type: 'boolean', default: false }, garden: { type: 'boolean', default: false } },
   });
   const [command, ...rest] = positionals;
-  const { dataDir } = readSettings(process.env);
+  const settings = readSettings(process.env);
+  const { dataDir } = settings;
   if (command === 'backup') await backup(rest, dataDir);
   else if (command === 'restore') await restore(rest, dataDir, values);
+  else if (command === 'account' && rest[0] === 'reset') await account(rest[1], settings);
   else throw new Error(usage);
 }
 

@@ -7,7 +7,7 @@ import { keepBackups, type Nightly } from './backup/nightly.ts';
 import type { SqliteDriver } from './database/sqlite.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
 import { closePool } from './heavy/pool.ts';
-import { endStreams } from './http/events.ts';
+import { endStreams } from './http/streams.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
 import { keepReminding, rotas } from './work/index.ts';

@@ -138,7 +138,14 @@ export const myTimesInput = crewFacts.pick({
 });
 export const myTimes = myTimesInput.safeExtend({ version });
 
-export const person = personInput.safeExtend({ id, version, joined: z.boolean() });
+export const person = personInput.safeExtend({
+  id,
+  version,
+  joined: z.boolean(),
+  /** the day they left; null while they are in the garden */
+  retiredOn: day.nullable(),
+});
+export const retiredInput = z.strictObject({ retired: z.boolean() });
 
 /** What a file of people may say of each, beside their name. */
 export const peopleFields = [
@@ -257,6 +264,8 @@ export const crewRulesInput = z.strictObject({
   agreement: prose(6000),
   /** reminders of sessions are written by themselves so many days before; null where only by hand */
   remindDays: z.number().int().min(1).max(14).nullable(),
+  /** how those who have left are named in what they did */
+  pastNames: z.enum(['full', 'initials']).default('full'),
 });
 /** The version is null while nobody has set any. */
 export const crewRules = crewRulesInput.safeExtend({ version: version.nullable() });
@@ -298,6 +307,23 @@ export const invitationView = z.object({
 });
 export const joinInput = z.strictObject({ password });
 
+/** What an account asks of whoever changes it: the password it has. */
+export const passwordInput = z.strictObject({ current: z.string().min(1).max(200), password });
+export const emailInput = z.strictObject({ current: z.string().min(1).max(200), email });
+/** A browser in which the account is signed in. */
+export const device = z.object({
+  id: z.string(),
+  agent: z.string(),
+  /** instants */
+  since: z.string(),
+  seen: z.string(),
+  /** true for the one that asks */
+  here: z.boolean(),
+});
+export const forgotInput = z.strictObject({ email });
+/** A link for a new password: whose it is. */
+export const passwordLinkView = z.object({ email: z.string() });
+
 export type PeopleField = (typeof peopleFields)[number];
 export type PeopleFileRead = z.infer<typeof peopleFileRead>;
 export type CrewRules = z.infer<typeof crewRules>;
@@ -318,4 +344,7 @@ export type MyTimesInput = z.infer<typeof myTimesInput>;
 export type PersonInput = z.infer<typeof personInput>;
 export type Person = z.infer<typeof person>;
 export type InvitationView = z.infer<typeof invitationView>;
+export type Device = z.infer<typeof device>;
+export type PasswordInput = z.infer<typeof passwordInput>;
+export type EmailInput = z.infer<typeof emailInput>;
 export type JoinInput = z.infer<typeof joinInput>;

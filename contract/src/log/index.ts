@@ -114,6 +114,9 @@ export type ChangeDeed =
   | 'givenOut'
   | 'accepted'
   | 'takenBack'
+  | 'retired'
+  | 'returned'
+  | 'erased'
   | 'undone'
   | 'logged'
   | 'struckOut';

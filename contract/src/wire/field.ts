@@ -3,7 +3,7 @@ import { z } from 'zod';
 
 /*
  * The messages of all schemas are codes, with a limit after a colon where there is one: `tooLong:120`. The words for
- * a code stand in words.en.json and words.es.json.
+ * a code stand in fields.en.json and fields.es.json.
  */
 z.config({
   // Compiled checks need eval, which the pages' content policy forbids.

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { splitCode } from './code.ts';
+import fields from './fields.en.json' with { type: 'json' };
 import words from './words.en.json' with { type: 'json' };
 
 /** What went wrong in one field: a code, its limit where it has one, and the remedy in English. */
@@ -58,7 +59,7 @@ export const problem = z.object({
 });
 export type Problem = z.infer<typeof problem>;
 
-const inEnglish: Record<string, string> = words.field;
+const inEnglish: Record<string, string> = fields;
 
 export function fieldErrorOf(field: string, message: string): FieldError {
   const { code, limit } = splitCode(message);

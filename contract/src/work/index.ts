@@ -350,8 +350,8 @@ export const hoursOf = z.object({
   ),
 });
 
-/** The private calendar address of one's sessions; null while there is none. */
-export const calendarAddress = z.object({ address: z.string().nullable() });
+/** The private calendar address of one's sessions. It is told when it is made, and never again. */
+export const calendarAddress = z.object({ exists: z.boolean(), address: z.string().nullable() });
 
 export type Round = z.infer<typeof round>;
 export type RoundInput = z.infer<typeof roundInput>;

@@ -11,7 +11,7 @@ interface Column {
 export type Row = Record<string, unknown>;
 
 /** Tables that belong to the installation, not to a garden: who can sign in. */
-const ofInstallation = [tables.accounts, tables.signIns];
+const ofInstallation = [tables.accounts, tables.signIns, tables.passwordLinks];
 /** Rows of a garden that are secrets. They are in a backup of the whole, and in nothing that is handed to one garden. */
 const secrets = [tables.invitations, tables.calendarAddresses];
 

@@ -1,4 +1,4 @@
-import { crewFacts, type Me } from '@unity-acre/contract/crew';
+import { crewFacts } from '@unity-acre/contract/crew';
 import type { GardenInput } from '@unity-acre/contract/place';
 import { defaultGroundRules } from '@unity-acre/core/ground';
 import { defaultRules } from '@unity-acre/core/season';
@@ -10,31 +10,15 @@ import type { PasswordTries } from '../http/tries.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
 import { admit, dismiss, hashOf, isKnownTo, whoAsks } from './caller.ts';
 import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from './entity.ts';
+import { type DemoSignIns, meOf as meWith } from './me.ts';
 import { hashPassword, passwordFits } from './password.ts';
-
-/** Sign-ins that a demo shows to everybody. */
-export type DemoSignIns = Me['demoSignIns'];
+import { checkPassword } from './passwordRules.ts';
 
 type AccessRoutes = Pick<Handlers, 'me' | 'setUp' | 'signIn' | 'signOut' | 'invitation' | 'join'>;
 
 /** Signing in and out, the first set-up, and invitations. */
 export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRoutes {
-  const meOf = async (store: Database, account: AccountEntity | null): Promise<Me> => {
-    const persons = account ? await store.manager.findBy(people, { accountId: account.id }) : [];
-    const names = new Map((await store.manager.find(gardens)).map((garden) => [garden.id, garden.name]));
-    return {
-      setUp: names.size > 0,
-      demoSignIns,
-      account: account && { email: account.email },
-      memberships: persons.map((person) => ({
-        gardenId: person.gardenId,
-        garden: names.get(person.gardenId) ?? '',
-        personId: person.id,
-        name: person.name,
-        role: person.role,
-      })),
-    };
-  };
+  const meOf = (store: Database, account: AccountEntity | null) => meWith(store, account, demoSignIns);
 
   return {
     me: async ({ store, request }) => meOf(store, await whoAsks(store, request)),
@@ -43,9 +27,11 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
       async ({ store, body }) => {
         // Nobody makes the server work at passwords for a garden that is there already.
         if (await store.manager.exists(gardens)) throw new Refusal('alreadySetUp');
+        checkPassword(body.coordinator.password, body.coordinator.email, 'coordinator.password');
         return hashPassword(body.coordinator.password);
       },
-      async ({ store, body, response, publicUrl }, passwordHash) => {
+      async (call, passwordHash) => {
+        const { store, body, publicUrl } = call;
         const { manager } = store;
         if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
         const { coordinator, garden } = body;
@@ -63,9 +49,10 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
           headcount: 1,
           waitingSince: null,
           accountId: account.id,
+          retiredOn: null,
           ...crewFacts.parse({}),
         });
-        await admit(store, response, account, publicUrl);
+        await admit(store, call, account, publicUrl);
         return meOf(store, account);
       },
     ),
@@ -79,11 +66,12 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
           throw new Refusal('wrongPassword');
         });
       },
-      async ({ store, response, publicUrl }, { id, passwordHash }) => {
+      async (call, { id, passwordHash }) => {
+        const { store, publicUrl } = call;
         // A password that was changed while it was being looked at opens nothing any more.
         const account = await store.manager.findOneBy(accounts, { id, passwordHash });
         if (!account) throw new Refusal('wrongPassword');
-        await admit(store, response, account, publicUrl);
+        await admit(store, call, account, publicUrl);
         return meOf(store, account);
       },
     ),
@@ -101,8 +89,11 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
     join: prepared(
       async (call) => {
         const { password } = call.body;
-        const { account } = await opened(call);
-        if (!account) return hashPassword(password);
+        const { account, person } = await opened(call);
+        if (!account) {
+          checkPassword(password, person.email!, 'password');
+          return hashPassword(password);
+        }
         const { request } = call;
         const isKnown = isKnownTo(request, account);
         return tries.guard({ address: request.ip ?? '', account: account.email, isKnown }, async () => {
@@ -111,7 +102,7 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
         });
       },
       async (call, passwordHash) => {
-        const { store, response, publicUrl } = call;
+        const { store, publicUrl } = call;
         const { manager } = store;
         const { row, person, account } = await opened(call);
         // Somebody of this address joined, or chose another password, while this one was being looked at.
@@ -120,7 +111,7 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
         await manager.delete(invitations, { tokenHash: row.tokenHash });
         if (!account) await manager.insert(accounts, joined);
         await manager.update(people, { id: person.id }, { accountId: joined.id });
-        await admit(store, response, joined, publicUrl);
+        await admit(store, call, joined, publicUrl);
         return meOf(store, joined);
       },
     ),

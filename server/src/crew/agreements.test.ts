@@ -15,6 +15,7 @@ describe('crew rules', () => {
       childRatio: 6,
       agreement: '',
       remindDays: null,
+      pastNames: 'full',
       version: null,
     });
     const save = (childRatio: number, ifMatch?: number) =>
@@ -29,6 +30,7 @@ describe('crew rules', () => {
       childRatio: 4,
       agreement: 'Weeds out by June.',
       remindDays: 2,
+      pastNames: 'full',
       version: 1,
     });
     expect((await save(5)).problem.code).toBe('versionNeeded');

@@ -14,9 +14,10 @@ const CHILD_RATIO = 6;
 /** What a garden asks of its crew; the usual until somebody says otherwise. */
 export async function crewRulesOf(manager: EntityManager, gardenId: string): Promise<CrewRules> {
   const row = await manager.findOneBy(crewRules, { id: gardenId });
-  if (!row) return { childRatio: CHILD_RATIO, agreement: '', remindDays: null, version: null };
-  const { childRatio, agreement, remindDays, version } = row;
-  return { childRatio, agreement, remindDays, version };
+  if (!row)
+    return { childRatio: CHILD_RATIO, agreement: '', remindDays: null, pastNames: 'full', version: null };
+  const { childRatio, agreement, remindDays, pastNames, version } = row;
+  return { childRatio, agreement, remindDays, pastNames, version };
 }
 
 type AgreementRoutes = Pick<Handlers, 'crewRules' | 'saveCrewRules' | 'myPlots' | 'acceptAgreement'>;

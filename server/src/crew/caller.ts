@@ -1,9 +1,18 @@
 import { createHash, randomBytes } from 'node:crypto';
 import { parse, serialize } from 'cookie';
 import type { Request, Response } from 'express';
-import type { Database } from '../database/store.ts';
+import { v7 as newId } from 'uuid';
+import type { Database, Store } from '../database/store.ts';
+import { endStreamsOf } from '../http/streams.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
-import { type AccountEntity, accounts, type PersonEntity, people, signIns } from './entity.ts';
+import {
+  type AccountEntity,
+  accounts,
+  type PersonEntity,
+  people,
+  type SignInEntity,
+  signIns,
+} from './entity.ts';
 
 export type Caller = AccountEntity;
 
@@ -24,8 +33,13 @@ const COOKIE = 'acre';
 /** Tells a browser that was signed in to an account before. It opens nothing. */
 const KNOWN_COOKIE = 'acre-known';
 const KNOWN_DAYS = 365;
-const SIGNED_IN_DAYS = 30;
+/** A browser stays signed in for so long at the most, and for so long while nobody uses it. */
+const SIGNED_IN_DAYS = 180;
+const IDLE_DAYS = 30;
 const DAY_MS = 86_400_000;
+/** How exactly it is kept when a browser was last seen: each time is a write. */
+const SEEN_EVERY_MS = 3_600_000;
+const AGENT_LENGTH = 200;
 
 /** A secret to hand out; only its hash is kept. */
 export const newToken = (): string => randomBytes(32).toString('base64url');
@@ -36,13 +50,30 @@ function tokenIn(request: Request): string | null {
   return parse(request.headers.cookie ?? '')[COOKIE] ?? null;
 }
 
-/** The account of the request's cookie, or null for a stranger. */
-export async function whoAsks(store: Database, request: Request): Promise<Caller | null> {
+/** The sign-in of the request's cookie, while it holds. */
+export async function signInOf(store: Database, request: Request): Promise<SignInEntity | null> {
   const token = tokenIn(request);
   if (!token) return null;
   const signIn = await store.manager.findOneBy(signIns, { tokenHash: hashOf(token) });
-  if (!signIn || Number(signIn.expiresAt) < store.clock.now()) return null;
-  return store.manager.findOneBy(accounts, { id: signIn.accountId });
+  if (!signIn) return null;
+  const now = store.clock.now();
+  const isOver = Number(signIn.expiresAt) < now || now - Number(signIn.seenAt) > IDLE_DAYS * DAY_MS;
+  return isOver ? null : signIn;
+}
+
+/** The account of the request's cookie, or null for a stranger. */
+export async function whoAsks(store: Database, request: Request): Promise<Caller | null> {
+  const signIn = await signInOf(store, request);
+  return signIn && store.manager.findOneBy(accounts, { id: signIn.accountId });
+}
+
+/** Keeps that a browser was seen, once in an hour. */
+export async function noteSeen(store: Store, request: Request): Promise<void> {
+  const signIn = await signInOf(store, request);
+  const now = store.clock.now();
+  if (!signIn || now - Number(signIn.seenAt) < SEEN_EVERY_MS) return;
+  const { tokenHash } = signIn;
+  await store.write((manager) => manager.update(signIns, { tokenHash }, { seenAt: String(now) }));
 }
 
 /** The caller as a member of a garden, or null where they are none. */
@@ -56,14 +87,22 @@ export async function memberOf(store: Database, caller: Caller, gardenId: string
 /** Signs the browser in. */
 export async function admit(
   store: Database,
-  response: Response,
+  { request, response }: { request: Request; response: Response },
   account: AccountEntity,
   publicUrl: string,
 ): Promise<void> {
   const accountId = account.id;
   const token = newToken();
-  const expires = store.clock.now() + SIGNED_IN_DAYS * DAY_MS;
-  await store.manager.insert(signIns, { tokenHash: hashOf(token), accountId, expiresAt: String(expires) });
+  const now = store.clock.now();
+  await store.manager.insert(signIns, {
+    tokenHash: hashOf(token),
+    accountId,
+    expiresAt: String(now + SIGNED_IN_DAYS * DAY_MS),
+    id: newId(),
+    createdAt: String(now),
+    seenAt: String(now),
+    agent: String(request.headers['user-agent'] ?? '').slice(0, AGENT_LENGTH),
+  });
   setCookie(response, COOKIE, token, SIGNED_IN_DAYS * 86_400, publicUrl);
   setCookie(response, KNOWN_COOKIE, knownMark(account), KNOWN_DAYS * 86_400, publicUrl);
 }
@@ -85,7 +124,10 @@ export async function dismiss(
   publicUrl: string,
 ): Promise<void> {
   const token = tokenIn(request);
-  if (token) await store.manager.delete(signIns, { tokenHash: hashOf(token) });
+  if (token) {
+    await store.manager.delete(signIns, { tokenHash: hashOf(token) });
+    endStreamsOf((stream) => stream.tokenHash === hashOf(token));
+  }
   setCookie(response, COOKIE, '', 0, publicUrl);
 }
 

@@ -21,7 +21,21 @@ export interface AccountEntity {
 export interface SignInEntity {
   tokenHash: string;
   accountId: string;
-  /** ms since the epoch, as text to hold in every database */
+  /** ms since the epoch, as text to hold in every database, as all times here */
+  expiresAt: string;
+  /** what it is called where its owner looks at their devices */
+  id: string;
+  createdAt: string;
+  /** to the hour */
+  seenAt: string;
+  /** what the browser said of itself */
+  agent: string;
+}
+
+/** A link with which somebody chooses a new password, once. */
+export interface PasswordLinkEntity {
+  tokenHash: string;
+  accountId: string;
   expiresAt: string;
 }
 
@@ -33,6 +47,8 @@ export interface PersonEntity extends GardenRow, CrewFacts {
   headcount: number;
   waitingSince: string | null;
   accountId: string | null;
+  /** the day they left; their history stays, and they sign in no more */
+  retiredOn: string | null;
 }
 
 export interface InvitationEntity {
@@ -51,7 +67,23 @@ export const accounts = new EntitySchema<AccountEntity>({
 export const signIns = new EntitySchema<SignInEntity>({
   name: 'sign_in',
   foreignKeys: refersTo('sign_in', { accountId: 'account' }),
+  columns: {
+    tokenHash: key(),
+    accountId: text(),
+    expiresAt: text(),
+    id: { ...text(), default: '' },
+    createdAt: { ...text(), default: '0' },
+    seenAt: { ...text(), default: '0' },
+    agent: { ...text(), default: '' },
+  },
+  indices: [{ name: 'sign_in_account', columns: ['accountId'] }],
+});
+
+export const passwordLinks = new EntitySchema<PasswordLinkEntity>({
+  name: 'password_link',
+  foreignKeys: refersTo('password_link', { accountId: 'account' }),
   columns: { tokenHash: key(), accountId: text(), expiresAt: text() },
+  indices: [{ name: 'password_link_account', columns: ['accountId'] }],
 });
 
 /** When those can come who were here before anybody was asked. */
@@ -85,6 +117,7 @@ export const people = new EntitySchema<PersonEntity>({
     phone: { ...text(), default: '' },
     channel: { ...text(), default: 'mail' },
     language: { ...text(), default: 'en' },
+    retiredOn: maybe(text()),
   },
   indices: [
     { name: 'person_email', columns: ['gardenId', 'email'], unique: true },
@@ -139,7 +172,13 @@ export type AgreementEntity = GardenRow & {
 export const crewRules = new EntitySchema<CrewRulesEntity>({
   name: 'crew_rules',
   foreignKeys: refersTo('crew_rules', { gardenId: 'garden' }),
-  columns: { ...gardenRow(), childRatio: whole(), agreement: longText(), remindDays: maybe(whole()) },
+  columns: {
+    ...gardenRow(),
+    childRatio: whole(),
+    agreement: longText(),
+    remindDays: maybe(whole()),
+    pastNames: { ...text(), default: 'full' },
+  },
 });
 
 export const agreements = new EntitySchema<AgreementEntity>({

@@ -8,6 +8,7 @@ import { type MessageEntity, messages, type SessionEntity } from '../work/entity
 import { type PersonEntity, people } from './entity.ts';
 import en from './letters.en.json' with { type: 'json' };
 import es from './letters.es.json' with { type: 'json' };
+import { Names } from './names.ts';
 
 const words = { en, es };
 
@@ -63,7 +64,7 @@ export class Letters {
   ): Promise<boolean> {
     const person = this.persons.get(personId);
     const reader = person?.kind === 'minor' ? this.persons.get(person.guardianId ?? '') : person;
-    if (!person || !reader) return false;
+    if (!person || !reader || person.retiredOn !== null || reader.retiredOn !== null) return false;
     const { language } = reader;
     const day = (on: Day) =>
       new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
@@ -80,7 +81,8 @@ export class Letters {
         : typeof list === 'function'
           ? list(language)
           : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${from}`).join('; ');
-    const lead = session?.leadId ? (this.persons.get(session.leadId)?.name ?? '') : '';
+    const names = await Names.for(this.writing.manager, reader);
+    const lead = names.of(session?.leadId ?? null);
     const blanks = {
       garden: this.garden.name,
       // Who is under age is named to their guardian.

@@ -1,21 +1,23 @@
 import type { Person, PersonInput } from '@unity-acre/contract/crew';
 import { type EntityManager, In, IsNull, Not } from 'typeorm';
+import type { Database } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { calendarAddresses, givenHours, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
 import { invitations, type PersonEntity, people, plotApplications } from './entity.ts';
+import { Names } from './names.ts';
 
 const INVITATION_DAYS = 14;
 const DAY_MS = 86_400_000;
 
-const personView = ({ gardenId: _, accountId, ...row }: PersonEntity): Person => ({
+export const personView = ({ gardenId: _, accountId, ...row }: PersonEntity): Person => ({
   ...row,
   joined: accountId !== null,
 });
 
 /** Somebody who can sign in must be left to run the garden. */
-async function keepACoordinator(manager: EntityManager, leaving: PersonEntity): Promise<void> {
+export async function keepACoordinator(manager: EntityManager, leaving: PersonEntity): Promise<void> {
   if (leaving.role !== 'coordinator' || !leaving.accountId) return;
   const left = await manager.countBy(people, {
     gardenId: leaving.gardenId,
@@ -59,31 +61,15 @@ async function checkOthers(
     throw invalid('together', 'unknownPerson');
 }
 
-/** Those under age are seen by coordinators, and by who leads a session they have signed up for. */
-export async function seenBy(
-  manager: EntityManager,
-  { id, role, gardenId }: PersonEntity,
-  rows: PersonEntity[],
-): Promise<PersonEntity[]> {
-  if (role === 'coordinator' || !rows.some(({ kind }) => kind === 'minor')) return rows;
-  const led = await manager.findBy(sessions, { gardenId, leadId: id });
-  const coming = await manager.findBy(signUps, {
-    sessionId: In(led.map((session) => session.id)),
-    comes: true,
-  });
-  const known = new Set(coming.map(({ personId }) => personId));
-  return rows.filter(({ kind, id: personId }) => kind !== 'minor' || known.has(personId));
-}
-
 type PeopleRoutes = Pick<Handlers, 'people' | 'savePerson' | 'removePerson' | 'invite'>;
 
 export const peopleRoutes: PeopleRoutes = {
-  people: async ({ store, params, member }) => {
-    const rows = await store.manager.find(people, {
-      where: { gardenId: params.gardenId },
-      order: { name: 'ASC' },
-    });
-    return (await seenBy(store.manager, member.person, rows)).map(personView);
+  people: async ({ store, member }) => {
+    const names = await Names.for(store.manager, member.person);
+    return names
+      .readable()
+      .map((person) => ({ ...personView(person), name: names.of(person.id) }))
+      .sort((a, b) => a.name.localeCompare(b.name));
   },
 
   savePerson: ({ params, body, ifMatch, change }) =>
@@ -97,7 +83,11 @@ export const peopleRoutes: PeopleRoutes = {
         if (same && same.id !== params.id) throw invalid('email', 'emailTaken');
       }
       await checkOthers(manager, params.gardenId, params.id, body);
-      const values = { ...body, accountId: known?.accountId ?? null };
+      const values = {
+        ...body,
+        accountId: known?.accountId ?? null,
+        retiredOn: known?.retiredOn ?? null,
+      };
       return personView(await writing.put(people, params.id, values, ifMatch));
     }),
 
@@ -134,18 +124,26 @@ export const peopleRoutes: PeopleRoutes = {
 
   invite: async ({ store, params, publicUrl }) => {
     const person = await store.manager.findOneBy(people, params);
-    if (!person) throw new Refusal('notFound');
+    if (!person || person.retiredOn !== null) throw new Refusal('notFound');
     if (!person.email) throw invalid('email', 'needsEmail');
-    const token = newToken();
-    const expiresAt = store.clock.now() + INVITATION_DAYS * DAY_MS;
-    // The one handed out last is the one that opens the door.
-    await store.manager.delete(invitations, { personId: person.id });
-    await store.manager.insert(invitations, {
-      tokenHash: hashOf(token),
-      gardenId: person.gardenId,
-      personId: person.id,
-      expiresAt: String(expiresAt),
-    });
-    return { address: `${publicUrl}/join/${token}`, expires: new Date(expiresAt).toISOString() };
+    return newInvitation(store, person, publicUrl);
   },
 };
+
+/** Makes an invitation. The one handed out last is the one that opens the door. */
+export async function newInvitation(
+  { manager, clock }: Database,
+  { id: personId, gardenId }: PersonEntity,
+  publicUrl: string,
+): Promise<{ address: string; expires: string }> {
+  const token = newToken();
+  const expiresAt = clock.now() + INVITATION_DAYS * DAY_MS;
+  await manager.delete(invitations, { personId });
+  await manager.insert(invitations, {
+    tokenHash: hashOf(token),
+    gardenId,
+    personId,
+    expiresAt: String(expiresAt),
+  });
+  return { address: `${publicUrl}/join/${token}`, expires: new Date(expiresAt).toISOString() };
+}

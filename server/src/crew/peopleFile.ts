@@ -138,7 +138,12 @@ export const peopleFileRoutes: Pick<Handlers, 'peopleFile' | 'readPeopleFile'> =
     return change('people.imported', String(read.rows.length), async (writing) => {
       const now = readFile(body.csv, body.mapping, await writing.manager.findBy(people, { gardenId }));
       for (const person of now.fresh) {
-        await writing.put<PersonEntity>(people, newId(), { ...person, accountId: null }, undefined);
+        await writing.put<PersonEntity>(
+          people,
+          newId(),
+          { ...person, accountId: null, retiredOn: null },
+          undefined,
+        );
       }
       return { ...now.read, added: now.fresh.length };
     });

@@ -3,26 +3,32 @@ import type { Day } from '@unity-acre/core/calendar';
 import { careOf } from '@unity-acre/core/crew';
 import { seasonYearOf } from '@unity-acre/core/place';
 import { group } from 'd3-array';
-import type { EntityManager } from 'typeorm';
+import { type EntityManager, IsNull } from 'typeorm';
 import { beds, type TenureEntity, tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
+import type { Member } from './caller.ts';
 import { agreements, type CareCheckEntity, careChecks, people } from './entity.ts';
 import en from './findings.en.json' with { type: 'json' };
 import es from './findings.es.json' with { type: 'json' };
 import { Letters } from './letters.ts';
+import { Names } from './names.ts';
 
 const findings = { en, es };
 
 /** How the plots of this season stand. Checks begin anew with each season: a new holder is not told of the old one's weeds. */
-async function careViews(manager: EntityManager, garden: GardenEntity, today: Day): Promise<PlotCare[]> {
+async function careViews(
+  manager: EntityManager,
+  { garden, person }: Member,
+  today: Day,
+): Promise<PlotCare[]> {
   const gardenId = garden.id;
   const year = seasonYearOf(garden.latitude, today);
   const held = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
   const names = new Map((await manager.findBy(beds, { gardenId })).map(({ id, name }) => [id, name]));
-  const crew = await manager.findBy(people, { gardenId });
+  const readable = await Names.for(manager, person);
+  const crew = await manager.findBy(people, { gardenId, retiredOn: IsNull() });
   const checks = group(
     (await manager.find(careChecks, { where: { gardenId }, order: { on: 'ASC', id: 'ASC' } })).filter(
       ({ on }) => seasonYearOf(garden.latitude, on) === year,
@@ -40,25 +46,26 @@ async function careViews(manager: EntityManager, garden: GardenEntity, today: Da
       return {
         bedId,
         bed: names.get(bedId) ?? '',
-        holder: crew.find(({ id }) => id === personId)?.name ?? null,
+        holder: readable.of(personId) || null,
         stage,
         nextLook,
         checks: own.map(({ id, on, finding, note }) => ({ id, on, finding, note })),
         acceptedOn: accepted.find((one) => one.bedId === bedId && one.personId === personId)?.on ?? null,
-        next: stage === 'release' ? (waiting[0]?.name ?? null) : null,
+        next: stage === 'release' ? readable.of(waiting[0]?.id ?? null) || null : null,
       };
     })
     .sort((a, b) => a.bed.localeCompare(b.bed, undefined, { numeric: true }));
 }
 
 export const plotCareRoutes: Pick<Handlers, 'plotCare' | 'saveCareCheck'> = {
-  plotCare: ({ store, member: { garden } }) => careViews(store.manager, garden, todayIn(garden, store.clock)),
+  plotCare: ({ store, member }) => careViews(store.manager, member, todayIn(member.garden, store.clock)),
 
-  saveCareCheck: async ({ store, member: { garden }, params, body, change }) => {
+  saveCareCheck: async ({ store, member, params, body, change }) => {
+    const { garden } = member;
     const today = todayIn(garden, store.clock);
     if (body.on > today) throw invalid('on', 'inTheFuture');
     const of = async (manager: EntityManager) =>
-      (await careViews(manager, garden, today)).find(({ bedId }) => bedId === params.bedId);
+      (await careViews(manager, member, today)).find(({ bedId }) => bedId === params.bedId);
     const before = await of(store.manager);
     if (!before) throw new Refusal('notFound');
     return change('plotCare.saved', before.bed, async (writing) => {

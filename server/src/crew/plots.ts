@@ -17,14 +17,17 @@ import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { sunOf } from '../season/index.ts';
+import type { Member } from './caller.ts';
 import {
   type AllotmentEntity,
   allotments,
+  type PersonEntity,
   type PlotApplicationEntity,
   people,
   plotApplications,
 } from './entity.ts';
 import { Letters } from './letters.ts';
+import { Names } from './names.ts';
 
 /** Beds that are plots in a season; where none is said yet, those of the season before. */
 async function plotIds(manager: EntityManager, gardenId: string, year: number): Promise<string[]> {
@@ -60,17 +63,18 @@ async function offeredPlots(
 /** Applications of a season, the longest waiting first, with the plot held in the season before. */
 async function applicationViews(
   manager: EntityManager,
-  gardenId: string,
+  reader: PersonEntity,
   year: number,
 ): Promise<PlotApplication[]> {
+  const { gardenId } = reader;
   const rows = await manager.findBy(plotApplications, { gardenId, year });
-  const names = new Map((await manager.findBy(people, { gardenId })).map(({ id, name }) => [id, name]));
+  const names = await Names.for(manager, reader);
   const before = await manager.findBy(tenures, { gardenId, year: year - 1, kind: 'plot' });
   const held = new Map(before.flatMap(({ personId, bedId }) => (personId ? [[personId, bedId]] : [])));
   return rows
     .map(({ gardenId: _, ...row }) => ({
       ...row,
-      name: names.get(row.personId) ?? '',
+      name: names.of(row.personId),
       holds: held.get(row.personId) ?? null,
     }))
     .sort((a, b) => a.since.localeCompare(b.since) || a.name.localeCompare(b.name));
@@ -79,13 +83,13 @@ async function applicationViews(
 /** What both schools give. */
 async function looked(
   manager: EntityManager,
-  garden: GardenEntity,
+  { garden, person }: Member,
   year: number,
   { rule, seed }: { rule: HouseRule; seed: string },
 ): Promise<AllotmentLook> {
   const plots = await offeredPlots(manager, garden, year);
   if (plots.length === 0) throw invalid('year', 'noPlots');
-  const views = await applicationViews(manager, garden.id, year);
+  const views = await applicationViews(manager, person, year);
   if (views.length === 0) throw invalid('year', 'noApplications');
   const applications = views.map((view): Application => ({ ...view, returning: view.holds !== null }));
   const record = draw(seed, rule, applications, plots);
@@ -101,7 +105,14 @@ async function looked(
   };
 }
 
-const allotmentView = ({ gardenId: _, ...row }: AllotmentEntity): Allotment => row;
+/** How plots were given out, as somebody may read it: the draw can be done again without the names. */
+function allotmentView({ gardenId: _, record, ...row }: AllotmentEntity, names: Names): Allotment {
+  const entrants = record?.entrants.map((entrant) => ({
+    ...entrant,
+    name: names.hides(entrant.name) ? '' : entrant.name,
+  }));
+  return { ...row, record: record && { ...record, entrants: entrants! } };
+}
 
 type PlotRoutes = Pick<
   Handlers,
@@ -114,9 +125,10 @@ type PlotRoutes = Pick<
 >;
 
 export const plotRoutes: PlotRoutes = {
-  plotApplications: ({ store, params }) => applicationViews(store.manager, params.gardenId, params.year),
+  plotApplications: ({ store, member, params }) =>
+    applicationViews(store.manager, member.person, params.year),
 
-  savePlotApplication: async ({ store, params: { gardenId, year, id }, body, ifMatch, change }) => {
+  savePlotApplication: async ({ store, member, params: { gardenId, year, id }, body, ifMatch, change }) => {
     const person = await store.manager.findOneBy(people, { id: body.personId, gardenId });
     if (!person) throw invalid('personId', 'unknownPerson');
     return change('plotApplication.saved', person.name, async (writing) => {
@@ -127,7 +139,7 @@ export const plotRoutes: PlotRoutes = {
       const wishes = [...new Set(body.wishes)];
       if (!wishes.every((bedId) => plots.has(bedId))) throw invalid('wishes', 'unknownPlot');
       await writing.put<PlotApplicationEntity>(plotApplications, id, { ...body, year, wishes }, ifMatch);
-      return (await applicationViews(manager, gardenId, year)).find((one) => one.id === id)!;
+      return (await applicationViews(manager, member.person, year)).find((one) => one.id === id)!;
     });
   },
 
@@ -136,16 +148,15 @@ export const plotRoutes: PlotRoutes = {
     return { ok: true };
   },
 
-  lookAtAllotment: ({ store, member: { garden }, params, query }) =>
-    looked(store.manager, garden, params.year, query),
+  lookAtAllotment: ({ store, member, params, query }) => looked(store.manager, member, params.year, query),
 
-  giveOutPlots: ({ store, member: { garden }, params: { gardenId, year }, body, change }) =>
+  giveOutPlots: ({ store, member, params: { year }, body, change }) =>
     change('plots.givenOut', String(year), async (writing) => {
       const { manager } = writing;
-      const look = await looked(manager, garden, year, body);
+      const look = await looked(manager, member, year, body);
       const { places } = look[body.method];
-      const applications = await applicationViews(manager, gardenId, year);
-      const letters = await Letters.of(writing, garden, store.clock);
+      const applications = await applicationViews(manager, member.person, year);
+      const letters = await Letters.of(writing, member.garden, store.clock);
       const names = new Map(look.plots.map(({ id, name }) => [id, name]));
       const takenBy = new Map(places.map(({ applicationId, bedId }) => [bedId, applicationId]));
       for (const { id: bedId } of look.plots) {
@@ -172,11 +183,12 @@ export const plotRoutes: PlotRoutes = {
         },
         undefined,
       );
-      return allotmentView(row);
+      return allotmentView(row, await Names.for(manager, member.person));
     }),
 
-  allotments: async ({ store, params: { gardenId, year } }) => {
+  allotments: async ({ store, member, params: { gardenId, year } }) => {
+    const names = await Names.for(store.manager, member.person);
     const rows = await store.manager.find(allotments, { where: { gardenId, year }, order: { at: 'DESC' } });
-    return rows.map(allotmentView);
+    return rows.map((row) => allotmentView(row, names));
   },
 };

@@ -30,6 +30,7 @@ type Values<Row extends GardenRow> = Omit<Row, keyof GardenRow>;
 export class Writing {
   readonly rows: RowChange[] = [];
   readonly changeId = newId();
+  #isKept = false;
 
   constructor(
     readonly manager: EntityManager,
@@ -37,6 +38,15 @@ export class Writing {
     /** the route whose audience may undo this */
     public route: RouteName | null,
   ) {}
+
+  /** Writes a line of the audit trail though no row is in it: what was done leaves no trace but that it was done. */
+  keepAnyway(): void {
+    this.#isKept = true;
+  }
+
+  get isWorthALine(): boolean {
+    return this.#isKept || this.rows.length > 0;
+  }
 
   /**
    * Adds the row of a client-made id, or changes it. The same values again are no change, so a write may be sent twice.
@@ -152,7 +162,7 @@ export async function record<T>(
 ): Promise<{ result: T; changeId: string | null }> {
   const writing = new Writing(manager, deed.gardenId, deed.route);
   const result = await work(writing);
-  if (writing.rows.length === 0) return { result, changeId: null };
+  if (!writing.isWorthALine) return { result, changeId: null };
   const row: ChangeEntity = {
     id: writing.changeId,
     gardenId: deed.gardenId,

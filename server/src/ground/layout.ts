@@ -87,7 +87,7 @@ function layoutOf(
 type LayoutRoutes = Pick<Handlers, 'saveLayout' | 'saveGroundRules' | 'groundFile' | 'importGround'>;
 
 export const layoutRoutes: LayoutRoutes = {
-  saveLayout: ({ params: { gardenId }, body, change }) => {
+  saveLayout: ({ member, params: { gardenId }, body, change }) => {
     const names = body.beds.map(({ name }) => name);
     const what = names.length > 3 ? `${names.slice(0, 3).join(', ')} …` : names.join(', ');
     return change('layout.saved', what, async (writing) => {
@@ -95,7 +95,7 @@ export const layoutRoutes: LayoutRoutes = {
       const [bedIds, markIds] = [new Set(body.beds.map(({ id }) => id)), body.landmarks.map(({ id }) => id)];
       const marks = await writing.manager.findBy(landmarks, { gardenId });
       return {
-        beds: (await bedViews(writing.manager, gardenId)).filter(({ id }) => bedIds.has(id)),
+        beds: (await bedViews(writing.manager, member.person)).filter(({ id }) => bedIds.has(id)),
         landmarks: marks.filter(({ id }) => markIds.includes(id)).map(landmarkView),
       };
     });
@@ -108,9 +108,9 @@ export const layoutRoutes: LayoutRoutes = {
       return gardenView(writing.manager, row, store.clock);
     }),
 
-  groundFile: async ({ member: { garden }, store, response }) => {
+  groundFile: async ({ member: { garden, person }, store, response }) => {
     response.setHeader('content-disposition', 'attachment; filename="ground.geojson"');
-    const drawnBeds = (await bedViews(store.manager, garden.id)).map(
+    const drawnBeds = (await bedViews(store.manager, person)).map(
       ({ name, kind, height, soilDepth, ...shape }): DrawnThing => ({
         what: 'bed',
         name,

@@ -15,14 +15,14 @@ type BedRoutes = Pick<
 >;
 
 const bedRoutes: BedRoutes = {
-  beds: ({ store, params }) => bedViews(store.manager, params.gardenId),
+  beds: ({ store, member }) => bedViews(store.manager, member.person),
 
-  saveBed: ({ params, body, ifMatch, change }) =>
+  saveBed: ({ member, params, body, ifMatch, change }) =>
     change('bed.saved', body.name, async (writing) => {
       const same = await writing.manager.findOneBy(beds, { gardenId: params.gardenId, name: body.name });
       if (same && same.id !== params.id) throw invalid('name', 'nameTaken');
       await writing.put(beds, params.id, body, ifMatch);
-      return (await bedViews(writing.manager, params.gardenId, params.id))[0]!;
+      return (await bedViews(writing.manager, member.person, params.id))[0]!;
     }),
 
   removeBed: async ({ store, params, ifMatch, change }) => {
@@ -45,7 +45,7 @@ const bedRoutes: BedRoutes = {
     return { ok: true };
   },
 
-  saveTenure: async ({ store, params: { gardenId, bedId, year }, body, ifMatch, change }) => {
+  saveTenure: async ({ store, member, params: { gardenId, bedId, year }, body, ifMatch, change }) => {
     const bed = await store.manager.findOneBy(beds, { id: bedId, gardenId });
     if (!bed) throw new Refusal('notFound');
     return change('tenure.saved', bed.name, async (writing) => {
@@ -55,7 +55,7 @@ const bedRoutes: BedRoutes = {
       }
       const known = await manager.findOneBy(tenures, { bedId, year });
       await writing.put(tenures, known?.id ?? newId(), { ...body, bedId, year }, ifMatch);
-      return (await bedViews(manager, gardenId, bedId))[0]!;
+      return (await bedViews(manager, member.person, bedId))[0]!;
     });
   },
 

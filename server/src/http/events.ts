@@ -1,36 +1,39 @@
-import type { Response } from 'express';
+import { memberOf, signInOf, whoAsks } from '../crew/caller.ts';
 import { listeners } from '../database/listeners.ts';
 import { apart, type Handlers } from './handle.ts';
+import { keepStream } from './streams.ts';
 
 /** A line now and then, so that nothing between here and the browser takes the stream for dead. */
 const ALIVE_MS = 25_000;
 
-const streams = new Set<Response>();
-
-/** Ends all streams, so that the program can stop. */
-export function endStreams(): void {
-  for (const response of streams) response.end();
-}
-
 /**
  * Server-sent events: a line "changed" whenever something of the garden changed. What changed is read by the usual routes,
- * so that nobody is told more than they may know.
+ * so that nobody is told more than they may know. A stream ends with the sign-in and the membership it was opened by.
  */
 export const eventRoutes: Pick<Handlers, 'events'> = {
-  events: apart(async ({ params, response }) => {
+  events: apart(async ({ params, request, response, store }) => {
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // Without this the answer is held back to be compressed.
       'cache-control': 'no-store, no-transform',
     });
     response.write('retry: 3000\n\n');
-    streams.add(response);
-    const stop = listeners.listen(params.gardenId, () => response.write('event: changed\ndata: \n\n'));
-    const alive = setInterval(() => response.write(': alive\n\n'), ALIVE_MS);
+    const mayListen = async (): Promise<boolean> => {
+      const caller = await whoAsks(store, request);
+      return caller !== null && (await memberOf(store, caller, params.gardenId)) !== null;
+    };
+    const say = async (line: string) => {
+      if (await mayListen()) response.write(line);
+      else response.end();
+    };
+    const saying = (line: string) => () => void say(line).catch(() => response.end());
+    const signIn = await signInOf(store, request);
+    keepStream({ response, tokenHash: signIn?.tokenHash ?? '' });
+    const stop = listeners.listen(params.gardenId, saying('event: changed\ndata: \n\n'));
+    const alive = setInterval(saying(': alive\n\n'), ALIVE_MS);
     response.on('close', () => {
       stop();
       clearInterval(alive);
-      streams.delete(response);
     });
     return null;
   }),

@@ -13,7 +13,7 @@ import {
 } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import type { Express, Request, Response } from 'express';
-import { type Caller, type Member, memberOf, whoAsks } from '../crew/caller.ts';
+import { type Caller, type Member, memberOf, noteSeen, whoAsks } from '../crew/caller.ts';
 import { type IfMatch, record, type Writing } from '../database/change.ts';
 import { listeners } from '../database/listeners.ts';
 import type { Clock, Database, Store } from '../database/store.ts';
@@ -113,7 +113,11 @@ async function answerTo(asked: Asked): Promise<unknown> {
   const { store } = binding;
   const answer = async () => handler((await callOf(asked, store)).call, undefined);
   if (handler.mode === 'apart') return answer();
-  if (route.method === 'GET' || handler.mode === 'reads') return store.read(answer);
+  if (route.method === 'GET' || handler.mode === 'reads') {
+    const value = await store.read(answer);
+    if (route.may !== 'anyone') noteSeen(store, request).catch(() => undefined);
+    return value;
+  }
   const early = await callOf(asked, store);
   if (early.call.caller) await binding.writes.take(early.call.caller.id);
   const ready = await handler.prepare?.(early.call);

@@ -16,6 +16,9 @@ export interface TryLimits {
 
 export const usualLimits: TryLimits = { perPair: 10, perAccount: 100, perAddress: 300 };
 
+/** Letters with a link for a new password that may be asked for in a quarter of an hour. */
+export const lettersAskedFor: TryLimits = { perPair: 3, perAccount: 5, perAddress: 30 };
+
 interface Try {
   address: string;
   account: string;
@@ -38,6 +41,14 @@ export class PasswordTries {
     this.#pairs = counter(limits.perPair);
     this.#accounts = counter(limits.perAccount);
     this.#addresses = counter(limits.perAddress);
+  }
+
+  /** Counts what is limited though it does not fail, such as letters somebody asks for. @throws Refusal `tooManyTries` */
+  async count({ address, account }: Omit<Try, 'isKnown'>): Promise<void> {
+    await this.guard({ address, account, isKnown: false }, async () => undefined);
+    await this.#pairs.penalty(`${address} ${account}`);
+    await this.#accounts.penalty(account);
+    await this.#addresses.penalty(address);
   }
 
   /**

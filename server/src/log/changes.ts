@@ -1,6 +1,6 @@
 import { LessThan } from 'typeorm';
 import { people } from '../crew/entity.ts';
-import { checkCrew, seenBy } from '../crew/index.ts';
+import { checkCrew, Names } from '../crew/index.ts';
 import { takeBack } from '../database/undo.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -21,20 +21,17 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
       take: query.limit + 1,
     });
     const { rows, next } = pageOf(found, query.limit, (row) => row.id);
-    const persons = await store.manager.findBy(people, { gardenId: params.gardenId });
-    const names = new Map(persons.map((person) => [person.id, person.name]));
-    const isCoordinator = member.person.role === 'coordinator';
-    const seen = new Set((await seenBy(store.manager, member.person, persons)).map(({ name }) => name));
-    // Who is under age, or has left, is named to coordinators alone; an undone change says the name once more.
+    const names = await Names.for(store.manager, member.person);
+    const readable = new Set(names.readable().map(({ id }) => names.of(id)));
+    // A name that somebody had before, or who is gone, is for coordinators alone; an undone change says the name once more.
     const mayBeNamed = (row: ChangeEntity) =>
-      isCoordinator ||
-      seen.has(row.what) ||
-      (!namesSomebody(row) && !persons.some(({ name }) => name === row.what));
+      readable.has(row.what) ||
+      (!names.hides(row.what) && (member.person.role === 'coordinator' || !namesSomebody(row)));
     return {
       changes: rows.map((row) => ({
         id: row.id,
         at: row.at,
-        by: row.personId === BY_THE_CLOCK ? null : (names.get(row.personId) ?? ''),
+        by: row.personId === BY_THE_CLOCK ? null : names.of(row.personId),
         verb: row.verb,
         what: mayBeNamed(row) ? row.what : '',
         undone: row.undoneById !== null,

@@ -3,7 +3,7 @@ import { milestoneOf } from '@unity-acre/core/log';
 import { courseRank, type MilestoneKind, type Move, moves, sideSteps } from '@unity-acre/core/season';
 import { isWeightUnit, toGrams } from '@unity-acre/core/units';
 import type { EntityManager } from 'typeorm';
-import { people } from '../crew/entity.ts';
+import { Names } from '../crew/index.ts';
 import { catalogueOf } from '../crops/index.ts';
 import type { Writing } from '../database/change.ts';
 import { beds } from '../ground/entity.ts';
@@ -128,21 +128,21 @@ function own(entry: EntryEntity, { person }: Call<'saveEntry'>['member']): void 
 }
 
 export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'> = {
-  entries: async ({ store, params, query }) => {
+  entries: async ({ store, member, params, query }) => {
     const { limit, after, ...filter } = query;
     // The longest list of all is read as plain rows: making entities of them would cost more than reading them.
     const list = store.manager
       .createQueryBuilder(entries, 'entry')
-      .innerJoin(people.options.name, 'person', 'person.id = entry.personId')
-      .select('person.name', 'by')
+      .select('entry.id', 'id')
       .where({ gardenId: params.gardenId, ...filter })
       .orderBy({ 'entry.on': 'DESC', 'entry.id': 'DESC' })
       .limit(limit + 1);
-    for (const column of shownColumns) list.addSelect(`entry.${column}`, column);
+    for (const column of shownColumns) if (column !== 'id') list.addSelect(`entry.${column}`, column);
     if (after) list.andWhere('(entry.on, entry.id) < (:on, :id)', entryPlace(after));
-    const found = await list.getRawMany<ShownEntry & { by: string }>();
+    const found = await list.getRawMany<ShownEntry>();
+    const names = await Names.for(store.manager, member.person);
     const { rows, next } = pageOf(found, limit, (row) => `${row.on}_${row.id}`);
-    return { entries: rows.map((row) => entryView(row, row.by)), next };
+    return { entries: rows.map((row) => entryView(row, names.of(row.personId))), next };
   },
 
   saveEntry: (call) =>
@@ -160,8 +160,8 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
         await writing.put(entries, params.id, { ...valuesOf(body, planting), personId, loggedAt }, ifMatch);
       });
       const row = await writing.manager.findOneByOrFail(entries, { id: params.id });
-      const by = await writing.manager.findOneByOrFail(people, { id: row.personId });
-      return { entry: entryView(row, by.name), moved };
+      const names = await Names.for(writing.manager, member.person);
+      return { entry: entryView(row, names.of(row.personId)), moved };
     }),
 
   removeEntry: async ({ store, params, ifMatch, member, change }) => {

@@ -66,7 +66,8 @@ const checks: Partial<Record<RouteName, Check>> = {
  * role in which they could do the same today.
  */
 export function looksUndoable(change: ChangeEntity, { person }: Member): boolean {
-  if (change.undoneById !== null || change.personId === BY_THE_CLOCK) return false;
+  if (change.undoneById !== null || change.personId === BY_THE_CLOCK || change.rows.length === 0)
+    return false;
   if (change.personId !== person.id && person.role !== 'coordinator') return false;
   // Of what was done before routes were kept nobody knows what it asks for.
   if (change.route === null) return person.role === 'coordinator';

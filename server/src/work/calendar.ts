@@ -1,7 +1,7 @@
 import { instantOf } from '@unity-acre/core/calendar';
 import ical, { ICalCalendarMethod, ICalEventStatus } from 'ical-generator';
 import { In, IsNull } from 'typeorm';
-import { newToken } from '../crew/caller.ts';
+import { hashOf, newToken } from '../crew/caller.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import { gardens } from '../place/entity.ts';
@@ -15,26 +15,29 @@ type CalendarRoutes = Pick<
 const addressOf = (publicUrl: string, token: string): string => `${publicUrl}/api/calendar/${token}`;
 
 export const calendarRoutes: CalendarRoutes = {
-  calendarAddress: async ({ store, member, publicUrl }) => {
-    const row = await store.manager.findOneBy(calendarAddresses, { personId: member.person.id });
-    return { address: row && addressOf(publicUrl, row.token) };
+  calendarAddress: async ({ store, member }) => {
+    return {
+      exists: await store.manager.existsBy(calendarAddresses, { personId: member.person.id }),
+      address: null,
+    };
   },
 
   makeCalendarAddress: async ({ store, member: { person }, publicUrl }) => {
-    const row = { personId: person.id, gardenId: person.gardenId, token: newToken() };
+    const token = newToken();
+    const row = { personId: person.id, gardenId: person.gardenId, tokenHash: hashOf(token) };
     await store.manager.upsert(calendarAddresses, row, ['personId']);
-    return { address: addressOf(publicUrl, row.token) };
+    return { exists: true, address: addressOf(publicUrl, token) };
   },
 
   revokeCalendarAddress: async ({ store, member }) => {
     await store.manager.delete(calendarAddresses, { personId: member.person.id });
-    return { address: null };
+    return { exists: false, address: null };
   },
 
   /** The sessions somebody has signed up for or leads, with instants in UTC. */
   calendar: async ({ store, params, publicUrl }) => {
     const { manager } = store;
-    const row = await manager.findOneBy(calendarAddresses, { token: params.token });
+    const row = await manager.findOneBy(calendarAddresses, { tokenHash: hashOf(params.token) });
     if (!row) throw new Refusal('notFound');
     const garden = await manager.findOneByOrFail(gardens, { id: row.gardenId });
     const signed = await manager.findBy(signUps, {

@@ -65,11 +65,11 @@ export const asSigned = {
   arrived: null,
   left: null,
 } satisfies Partial<SignUpEntity>;
-/** The private calendar address of a person; kept readable so that it can be shown again. */
+/** The private calendar address of a person. Only a hash is kept: it is shown when it is made, and never again. */
 export interface CalendarAddressEntity {
   personId: string;
   gardenId: string;
-  token: string;
+  tokenHash: string;
 }
 
 export const sessions = new EntitySchema<SessionEntity>({
@@ -207,6 +207,6 @@ export const messages = new EntitySchema<MessageEntity>({
 export const calendarAddresses = new EntitySchema<CalendarAddressEntity>({
   name: 'calendar_address',
   foreignKeys: refersTo('calendar_address', { personId: 'person' }),
-  columns: { personId: key(), gardenId: text(), token: text() },
-  indices: [{ name: 'calendar_address_token', columns: ['token'], unique: true }],
+  columns: { personId: key(), gardenId: text(), tokenHash: text() },
+  indices: [{ name: 'calendar_address_token', columns: ['tokenHash'], unique: true }],
 });

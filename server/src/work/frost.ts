@@ -22,7 +22,8 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
     const grown = crew.filter(
-      ({ role, kind, waitingSince }) => role !== 'receiver' && kind === 'adult' && waitingSince === null,
+      ({ role, kind, waitingSince, retiredOn }) =>
+        role !== 'receiver' && kind === 'adult' && waitingSince === null && retiredOn === null,
     );
     return {
       nights: forecast.map(({ on, low, give }) => ({ on, low, give })),

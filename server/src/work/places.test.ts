@@ -101,6 +101,7 @@ describe('the waiting list moves up', () => {
     const {
       version,
       joined: _,
+      retiredOn: _r,
       id: __,
       ...body
     } = (await garden.ok('people')).find((one) => one.id === group)!;

@@ -70,7 +70,10 @@ export async function rotaGround(
     a.id.localeCompare(b.id),
   );
   const coming = everybody.filter(({ sessionId }) => held.has(sessionId));
-  const crew = await manager.find(people, { where: { gardenId }, order: { id: 'ASC' } });
+  const crew = await manager.find(people, {
+    where: { gardenId, retiredOn: IsNull() },
+    order: { id: 'ASC' },
+  });
   const ground = new Ground(
     await manager.findBy(beds, { gardenId }),
     await manager.findBy(landmarks, { gardenId }),

@@ -1,7 +1,8 @@
 import type { Session } from '@unity-acre/contract/work';
 import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
-import { type PersonEntity, people } from '../crew/entity.ts';
+import type { PersonEntity } from '../crew/entity.ts';
+import { Names } from '../crew/index.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
 import { placesOf } from './waiting.ts';
 
@@ -15,7 +16,7 @@ export const withoutTasks = (
   crews: crews.filter(({ taskId }) => !isGone(taskId)),
 });
 
-/** Sessions as somebody sees them: who is under age is named to coordinators, to who leads the session, and to their guardian. */
+/** Sessions as somebody sees them. */
 export async function sessionViews(
   manager: EntityManager,
   rows: readonly SessionEntity[],
@@ -23,10 +24,7 @@ export async function sessionViews(
 ): Promise<Session[]> {
   const sessionId = In(rows.map((row) => row.id));
   const said = await manager.findBy(signUps, { sessionId, comes: true });
-  const persons = new Map<string, PersonEntity>();
-  const wanted = [...said.map((row) => row.personId), ...rows.flatMap((row) => row.leadId ?? [])];
-  for (const person of await manager.findBy(people, { id: In([...new Set(wanted)]) }))
-    persons.set(person.id, person);
+  const names = await Names.for(manager, viewer);
   const bySession = group(said, (row) => row.sessionId);
   const work = group(
     await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),
@@ -36,12 +34,12 @@ export async function sessionViews(
     const { coming, waiting } = placesOf(bySession.get(row.id) ?? []);
     const named = ({ personId }: SignUpEntity) => ({
       personId,
-      name: nameFor(viewer, row, persons.get(personId)),
-      headcount: persons.get(personId)?.headcount ?? 1,
+      name: names.of(personId),
+      headcount: names.person(personId)?.headcount ?? 1,
     });
     return {
       ...row,
-      lead: (row.leadId && persons.get(row.leadId)?.name) || null,
+      lead: names.of(row.leadId) || null,
       signUps: coming.map((signUp) => {
         const { byRota, offered, arrived, left } = signUp;
         return { ...named(signUp), byRota, offered, arrived, left };
@@ -52,17 +50,4 @@ export async function sessionViews(
       ),
     };
   });
-}
-
-function nameFor(
-  viewer: PersonEntity,
-  session: Pick<SessionEntity, 'leadId'>,
-  person: PersonEntity | undefined,
-): string {
-  if (!person) return '';
-  const isKnown =
-    person.kind !== 'minor' ||
-    viewer.role === 'coordinator' ||
-    [session.leadId, person.guardianId].includes(viewer.id);
-  return isKnown ? person.name : '';
 }

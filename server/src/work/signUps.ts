@@ -18,7 +18,7 @@ type Signing = Call<'signUp'> | Call<'signOff'> | Call<'offerPlace'> | Call<'tak
 async function found({ store, params: { gardenId, id, personId } }: Signing) {
   const session = await store.manager.findOneBy(sessions, { id, gardenId });
   const person = await store.manager.findOneBy(people, { id: personId, gardenId });
-  if (!session || !person) throw new Refusal('notFound');
+  if (!session || !person || person.retiredOn !== null) throw new Refusal('notFound');
   return { session, person };
 }
 

@@ -46,9 +46,10 @@ export default function Crew() {
       <Loaded of={people}>
         {(list) => {
           const waiting = list
-            .filter((person) => person.waitingSince !== null)
+            .filter((person) => person.waitingSince !== null && person.retiredOn === null)
             .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!));
-          const here = list.filter((person) => person.waitingSince === null);
+          const here = list.filter((person) => person.waitingSince === null && person.retiredOn === null);
+          const left = list.filter((person) => person.retiredOn !== null);
           return (
             <>
               <p className="text-ink-soft">
@@ -66,6 +67,12 @@ export default function Crew() {
                 <section className="furrow">
                   <h2>{t('crew:waiting')}</h2>
                   <People people={waiting} onEdit={setEdited} />
+                </section>
+              )}
+              {left.length > 0 && (
+                <section className="furrow">
+                  <h2>{t('crew:left')}</h2>
+                  <People people={left} onEdit={setEdited} />
                 </section>
               )}
             </>
@@ -115,7 +122,9 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
           </p>
           {coordinates && (
             <div className="flex justify-end gap-2">
-              {!person.joined && person.email && <InviteButton person={person} />}
+              {!person.joined && person.email && person.retiredOn === null && (
+                <InviteButton person={person} />
+              )}
               <Button
                 look="quiet"
                 onClick={() => onEdit(person)}

@@ -24,10 +24,11 @@ export default function CrewRulesPage() {
 function Form({ rules }: { rules: CrewRules }) {
   const { t } = useTranslation(['plots', 'kit']);
   const save = useWrite('saveCrewRules', () => t('plots:rulesOf.saved'));
-  const valuesOf = ({ childRatio, agreement, remindDays }: CrewRules) => ({
+  const valuesOf = ({ childRatio, agreement, remindDays, pastNames }: CrewRules) => ({
     childRatio: String(childRatio),
     remindDays: remindDays === null ? '' : String(remindDays),
     agreement,
+    pastNames,
   });
   const form = useBodyForm({
     schema: crewRulesInput,
@@ -38,6 +39,7 @@ function Form({ rules }: { rules: CrewRules }) {
       childRatio: read.number('childRatio', values.childRatio),
       remindDays: values.remindDays.trim() === '' ? null : read.number('remindDays', values.remindDays),
       agreement: values.agreement,
+      pastNames: values.pastNames,
     }),
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });
@@ -60,6 +62,17 @@ function Form({ rules }: { rules: CrewRules }) {
       >
         {(props) => (
           <input {...props} {...form.register('remindDays')} inputMode="numeric" className="input w-24" />
+        )}
+      </Field>
+      <Field label={t('plots:rulesOf.pastNames')} error={errors.pastNames?.message}>
+        {(props) => (
+          <select {...props} {...form.register('pastNames')} className="input max-w-xs">
+            {(['full', 'initials'] as const).map((one) => (
+              <option key={one} value={one}>
+                {t(`plots:rulesOf.pastNamesChoice.${one}`)}
+              </option>
+            ))}
+          </select>
         )}
       </Field>
       <Field

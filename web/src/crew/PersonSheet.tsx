@@ -5,12 +5,13 @@ import { type ReactNode, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
-import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { presentPeople, useHere, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
 import { SheetActions } from '../kit/SheetActions.tsx';
 import { AtWork } from './AtWork.tsx';
 import { AvailabilityField } from './AvailabilityField.tsx';
+import { PersonDoors } from './PersonDoors.tsx';
 import { listsOf, type WillingBy, willingOf } from './Strains.tsx';
 
 export interface PersonValues
@@ -120,7 +121,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
   });
   const { errors } = form.formState;
   const kind = form.watch('kind');
-  const others = (people.data ?? []).filter((one) => one.id !== id);
+  const others = presentPeople(people.data, person?.guardianId).filter((one) => one.id !== id);
   return (
     <Sheet open title={person ? person.name : t('crew:add')} onClose={onClose}>
       <form onSubmit={form.submit} noValidate className="flex flex-col gap-6">
@@ -284,6 +285,7 @@ export function PersonSheet({ person, onClose }: { person: Person | null; onClos
             {(props) => <input {...props} {...form.register('waitingSince')} type="date" className="input" />}
           </Field>
         </Part>
+        {person && <PersonDoors person={person} onDone={onClose} />}
         <RefusedNote refused={form.refused ?? remove.error} clash={form.clash} />
         <SheetActions
           busy={form.busy}

@@ -5,7 +5,7 @@ import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
-import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { presentPeople, useHere, useList, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
@@ -24,7 +24,7 @@ interface Props {
 export function PlotApplicationSheet({ year, application, onClose }: Props) {
   const { t } = useTranslation('plots');
   const { garden } = useHere();
-  const people = useList('people').data ?? [];
+  const people = presentPeople(useList('people').data);
   const beds = useList('beds').data ?? [];
   const remedy = useRemedy();
   const { number, system } = useMeasure();

@@ -1,6 +1,6 @@
 import { signInInput } from '@unity-acre/contract/crew';
 import { useTranslation } from 'react-i18next';
-import { Navigate, useNavigate, useSearchParams } from 'react-router';
+import { Link, Navigate, useNavigate, useSearchParams } from 'react-router';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm } from '../kit/form.tsx';
@@ -62,6 +62,9 @@ export default function SignIn() {
         <Button type="submit" look="act" disabled={form.busy} className="self-start">
           {t('crew:signIn.go')}
         </Button>
+        <Link to="/forgot" className="self-start underline underline-offset-4">
+          {t('crew:signIn.forgot')}
+        </Link>
         <p className="text-ink-soft text-sm">{t('crew:signIn.help')}</p>
       </form>
       <Loaded of={me}>

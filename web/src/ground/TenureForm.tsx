@@ -2,7 +2,7 @@ import { type Bed, tenureInput, tenureKinds } from '@unity-acre/contract/ground'
 import { useTranslation } from 'react-i18next';
 import { Button } from '../kit/Button.tsx';
 import { Field, useBodyForm } from '../kit/form.tsx';
-import { useList, useWrite } from '../kit/garden.ts';
+import { presentPeople, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { tenureIn } from './bedShape.ts';
 
@@ -42,7 +42,7 @@ export function TenureForm({ bed, year }: { bed: Bed; year: number }) {
         {(props) => (
           <select {...props} {...form.register('personId')} className="input">
             <option value="">{t('ground:nobody')}</option>
-            {people.data?.map((person) => (
+            {presentPeople(people.data, tenure?.personId).map((person) => (
               <option key={person.id} value={person.id}>
                 {person.name}
               </option>

@@ -24,7 +24,7 @@ const PAUSE_MS = 450;
  * taken back and done again.
  */
 export function useLayoutEditing(beds: readonly Bed[], landmarks: readonly Landmark[]) {
-  const { t } = useTranslation(['layout', 'problem', 'kit']);
+  const { t } = useTranslation(['layout', 'problem', 'fields', 'kit']);
   const { garden } = useHere();
   const client = useQueryClient();
   const show = useNotices((notices) => notices.show);
@@ -62,7 +62,7 @@ export function useLayoutEditing(beds: readonly Bed[], landmarks: readonly Landm
       code === 'unreachable'
         ? t('kit:unreachable.detail')
         : field
-          ? t(`problem:field.${field.code}` as 'problem:field.required', { limit: field.limit })
+          ? t(`fields:${field.code}` as 'fields:required', { limit: field.limit })
           : t(`problem:problem.${code}.detail`);
     show({ tone: 'trouble', text });
   };

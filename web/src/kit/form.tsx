@@ -1,6 +1,6 @@
 import { type FieldError, splitCode } from '@unity-acre/contract';
 import { type LengthUnit, parseLength, parseNumber } from '@unity-acre/core/units';
-import { type ReactNode, useId, useState } from 'react';
+import { type ReactNode, useEffect, useId, useState } from 'react';
 import {
   type DefaultValues,
   type FieldErrors,
@@ -11,6 +11,7 @@ import {
 } from 'react-hook-form';
 import { useTranslation } from 'react-i18next';
 import type { z } from 'zod';
+import { speakOf } from '../words/index.ts';
 import { Refused } from './ask.ts';
 import type { Clash } from './RefusedNote.tsx';
 
@@ -128,11 +129,13 @@ const codeOf = ({ code, limit }: FieldError): string => (limit === undefined ? c
 
 /** The words for a field error's code. */
 export function useRemedy(): (message: string | undefined) => string | undefined {
-  const { t } = useTranslation('problem');
+  const { t } = useTranslation('fields');
+  // They are many, and wanted only where something is typed.
+  useEffect(() => void speakOf('fields'), []);
   return (message) => {
     if (!message) return undefined;
     const { code, limit } = splitCode(message);
-    return t(`field.${code}` as 'field.required', { limit });
+    return t(code as 'required', { limit });
   };
 }
 

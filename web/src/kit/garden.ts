@@ -6,6 +6,7 @@ import {
   useQueryClient,
 } from '@tanstack/react-query';
 import type { AnswerOf, ParamsOf, Role, RouteName, SentOf } from '@unity-acre/contract';
+import type { Person } from '@unity-acre/contract/crew';
 import type { Garden } from '@unity-acre/contract/place';
 import { createContext, useContext } from 'react';
 import { ask, Refused, type Told } from './ask.ts';
@@ -76,6 +77,10 @@ export function useList<Name extends ReadOfGarden>(
     enabled,
   });
 }
+
+/** The people who are in the garden now, and whoever is chosen already though they have left. */
+export const presentPeople = (people: readonly Person[] | undefined, chosenId?: string | null): Person[] =>
+  (people ?? []).filter(({ id, retiredOn }) => retiredOn === null || id === chosenId);
 
 /** A list of one season of the garden one is in. */
 export function useSeasonList<Name extends ReadOfYear>(

@@ -18,7 +18,7 @@ function ageIn(language: string, instant: string): string {
 
 /** When everything was last saved by night, and the garden to take along. */
 export function BackupSection() {
-  const { t } = useTranslation('place');
+  const { t } = useTranslation('climate');
   const { garden } = useHere();
   const language = usePreferences((preferences) => preferences.language);
   const dates = useDates();

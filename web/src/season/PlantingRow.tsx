@@ -12,6 +12,7 @@ import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { useNotices } from '../kit/notices.ts';
+import { useRefusalWords } from '../kit/useRefusalWords.ts';
 import { HardeningList } from './HardeningList.tsx';
 import { Moves } from './Moves.tsx';
 import { Reasons } from './Reasons.tsx';
@@ -28,7 +29,8 @@ export function PlantingRow({
   /** the planting whose stage this one waits for */
   awaited: Planting | null;
 }) {
-  const { t } = useTranslation(['season', 'kit', 'problem']);
+  const { t } = useTranslation(['season', 'kit']);
+  const words = useRefusalWords();
   const { garden } = useHere();
   const names = useCropNames();
   const dates = useDates();
@@ -72,13 +74,10 @@ export function PlantingRow({
                   remove.mutate(
                     { params: { id: planting.id }, ifMatch: planting.version },
                     {
-                      onError: ({ problem }) =>
+                      onError: (refused) =>
                         show({
                           tone: 'trouble',
-                          text:
-                            problem.code === 'inUse'
-                              ? t('season:loggedAlready')
-                              : t('problem:problem.unexpected.detail'),
+                          text: refused.problem.code === 'inUse' ? t('season:loggedAlready') : words(refused),
                         }),
                     },
                   )

@@ -9,6 +9,7 @@ import {
   Settings2,
   Shovel,
   Sprout,
+  UserRound,
   UsersRound,
 } from 'lucide-react';
 import { useState } from 'react';
@@ -121,14 +122,14 @@ export function Rail() {
         <div className="flex flex-col gap-5 bg-rail p-4 text-rail-ink">
           <DemoClock />
           <Choices />
-          <Leave />
+          <Leave onGo={() => setMore(false)} />
         </div>
       </Sheet>
     </>
   );
 }
 
-function Leave() {
+function Leave({ onGo }: { onGo?: () => void }) {
   const { t } = useTranslation('shell');
   const { name, role, garden } = useHere();
   const me = useMe();
@@ -151,6 +152,14 @@ function Leave() {
           {t('goTo', { garden: other.garden })}
         </button>
       ))}
+      <NavLink
+        to="/account"
+        className="flex min-h-9 items-center gap-2 text-left text-rail-soft hover:text-rail-ink"
+        onClick={onGo}
+      >
+        <UserRound aria-hidden size={16} />
+        {t('account')}
+      </NavLink>
       <button
         type="button"
         className="flex min-h-9 items-center gap-2 text-left text-rail-soft hover:text-rail-ink"

@@ -27,6 +27,8 @@ export const router = createBrowserRouter([
           screen('sign-in', () => import('../crew/SignIn.tsx')),
           screen('set-up', () => import('../place/SetUp.tsx')),
           screen('join/:token', () => import('../crew/Join.tsx')),
+          screen('forgot', () => import('../crew/Forgot.tsx'), 'account'),
+          screen('password/:token', () => import('../crew/NewPassword.tsx'), 'account'),
         ],
       },
       {
@@ -34,7 +36,7 @@ export const router = createBrowserRouter([
         children: [
           screen('/', () => import('../work/ThisWeek.tsx')),
           screen('ground', () => import('../ground/Ground.tsx'), 'ground', 'layout'),
-          screen('ground/layout', () => import('../ground/LayoutPage.tsx'), 'ground', 'layout'),
+          screen('ground/layout', () => import('../ground/LayoutPage.tsx'), 'ground', 'layout', 'fields'),
           screen('ground/sun', () => import('../ground/SunPage.tsx'), 'ground', 'layout'),
           screen(
             'ground/judgement',
@@ -60,7 +62,8 @@ export const router = createBrowserRouter([
           screen('season/still', () => import('../season/Still.tsx'), 'season'),
           screen('season/crops', () => import('../crops/CropList.tsx'), 'season', 'crops'),
           screen('season/crops/:cropId', () => import('../crops/CropPage.tsx'), 'season', 'crops'),
-          screen('crew', () => import('../crew/Crew.tsx'), 'people', 'plots'),
+          screen('account', () => import('../crew/AccountPage.tsx'), 'account'),
+          screen('crew', () => import('../crew/Crew.tsx'), 'people', 'plots', 'account'),
           screen('crew/rules', () => import('../crew/CrewRulesPage.tsx'), 'plots'),
           screen('crew/walk', () => import('../crew/WalkPage.tsx'), 'plots'),
           screen('crew/plots', () => import('../crew/PlotsPage.tsx'), 'plots'),

@@ -1,3 +1,7 @@
+import fieldsEn from '@unity-acre/contract/wire/fields.en.json' with { type: 'json' };
+import fieldsEs from '@unity-acre/contract/wire/fields.es.json' with { type: 'json' };
+import accountEn from '../crew/account.en.json' with { type: 'json' };
+import accountEs from '../crew/account.es.json' with { type: 'json' };
 import peopleEn from '../crew/people.en.json' with { type: 'json' };
 import peopleEs from '../crew/people.es.json' with { type: 'json' };
 import plotsEn from '../crew/plots.en.json' with { type: 'json' };
@@ -31,6 +35,8 @@ import { words as earlyEs } from './es.ts';
 export const allWords = {
   en: {
     ...earlyEn,
+    account: accountEn,
+    fields: fieldsEn,
     changes: changesEn,
     climate: climateEn,
     crops: cropsEn,
@@ -47,6 +53,8 @@ export const allWords = {
   },
   es: {
     ...earlyEs,
+    account: accountEs,
+    fields: fieldsEs,
     changes: changesEs,
     climate: climateEs,
     crops: cropsEs,

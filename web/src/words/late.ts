@@ -1,5 +1,9 @@
 /** Rooms whose words are many and wanted on their own screens only: fetched when one of those is first visited. */
 export const lateWords = {
+  account: {
+    en: () => import('../crew/account.en.json'),
+    es: () => import('../crew/account.es.json'),
+  },
   changes: {
     en: () => import('../log/changes.en.json'),
     es: () => import('../log/changes.es.json'),
@@ -15,6 +19,10 @@ export const lateWords = {
   day: {
     en: () => import('../work/day/words.en.json'),
     es: () => import('../work/day/words.es.json'),
+  },
+  fields: {
+    en: () => import('@unity-acre/contract/wire/fields.en.json'),
+    es: () => import('@unity-acre/contract/wire/fields.es.json'),
   },
   ground: {
     en: () => import('../ground/words.en.json'),

@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { Field, useBodyForm, useRemedy } from '../kit/form.tsx';
-import { useHere, useList, useWrite } from '../kit/garden.ts';
+import { presentPeople, useHere, useList, useWrite } from '../kit/garden.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Sheet } from '../kit/Sheet.tsx';
 import { SheetActions } from '../kit/SheetActions.tsx';
@@ -155,7 +155,7 @@ export function SessionSheet({ session, tasks, wanted = null, onClose }: Props) 
           {(props) => (
             <select {...props} {...form.register('leadId')} className="input">
               <option value="">{t('work:noLead')}</option>
-              {people.data?.map((person) => (
+              {presentPeople(people.data, session?.leadId).map((person) => (
                 <option key={person.id} value={person.id}>
                   {person.name}
                 </option>

@@ -1,3 +1,4 @@
+import { Accounts1764700000000 } from './accounts.ts';
 import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { First1764000000000 } from './first.ts';
@@ -15,4 +16,5 @@ export const migrations = [
   SessionDay1764400000000,
   HoursAndReminders1764500000000,
   Trust1764600000000,
+  Accounts1764700000000,
 ];

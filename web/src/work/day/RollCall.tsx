@@ -3,7 +3,7 @@ import type { Session } from '@unity-acre/contract/work';
 import { UserCheck } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../kit/Button.tsx';
-import { useHere } from '../../kit/garden.ts';
+import { presentPeople, useHere } from '../../kit/garden.ts';
 import { timeFor } from './clock.ts';
 import { useMarks } from './marks.ts';
 
@@ -27,7 +27,7 @@ export function RollCall({ session, people, mayMark }: Props) {
       .filter(({ kind, consents }) => kind === 'minor' && !consents.includes('photo'))
       .map(({ id }) => id),
   );
-  const others = people.filter(
+  const others = presentPeople(people).filter(
     ({ id, role, waitingSince }) =>
       role !== 'receiver' &&
       waitingSince === null &&

@@ -1,0 +1,113 @@
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { Harness, newId, observation, type TestGarden } from '../testing/harness.ts';
+
+let harness: Harness;
+let garden: TestGarden;
+beforeAll(async () => {
+  harness = await Harness.open();
+  garden = await harness.setUp();
+});
+afterAll(() => harness.close());
+
+const one = async (id: string) => (await garden.ok('people')).find((person) => person.id === id)!;
+const retire = async (id: string, retired = true) =>
+  garden.ask('retirePerson', { params: { id }, ifMatch: (await one(id)).version, body: { retired } });
+
+/** Somebody with a history: they logged, held a plot, were in a session that is over and are in one to come. */
+async function withHistory(name: string) {
+  const member = await garden.member('volunteer', name);
+  await garden.ok('saveEntry', { cookie: member.cookie, params: { id: newId() }, body: observation });
+  const bed = await garden.bed({ name: `${name}’s plot` });
+  const holds = (year: number) =>
+    garden.ok('saveTenure', { params: { bedId: bed.id, year }, body: { kind: 'plot', personId: member.id } });
+  await holds(2025);
+  await holds(2026);
+  const before = await garden.session({ on: '2026-05-20' });
+  const ahead = await garden.session({ on: '2026-06-20', leadId: member.id });
+  for (const { id } of [before, ahead]) await garden.ok('signUp', { params: { id, personId: member.id } });
+  const { address } = await garden.ok('makeCalendarAddress', { cookie: member.cookie });
+  return { ...member, bedId: bed.id, before: before.id, ahead: ahead.id, calendar: address! };
+}
+
+it('lets somebody leave: their doors close, what is to come goes on without them, what they did stays', async () => {
+  const vera = await withHistory('Vera Vale');
+  harness.clock.time += 86_400_000;
+  expect((await retire(vera.id)).status).toBe(200);
+  expect((await garden.ask('garden', { cookie: vera.cookie })).status).toBe(401);
+  expect((await fetch(vera.calendar)).status).toBe(404);
+  const sessions = await garden.ok('sessions');
+  expect(sessions.find(({ id }) => id === vera.ahead)).toMatchObject({
+    signUps: [],
+    leadId: null,
+    lead: null,
+  });
+  expect(sessions.find(({ id }) => id === vera.before)!.signUps).toEqual([
+    expect.objectContaining({ name: 'Vera Vale' }),
+  ]);
+  const bed = (await garden.ok('beds')).find(({ id }) => id === vera.bedId)!;
+  expect(bed.tenures.map(({ year, holder }) => [year, holder])).toEqual([
+    [2026, null],
+    [2025, 'Vera Vale'],
+  ]);
+  expect((await garden.ok('entries')).entries.map(({ by }) => by)).toContain('Vera Vale');
+  const signUp = await garden.ask('signUp', { params: { id: vera.ahead, personId: vera.id } });
+  expect(signUp.status).toBe(404);
+  // Whoever comes back is invited anew.
+  expect((await retire(vera.id, false)).body.retiredOn).toBeNull();
+  harness.clock.time -= 86_400_000;
+});
+
+it('names who left by initials where the garden wants that', async () => {
+  const wanda = await withHistory('Wanda Wren');
+  await retire(wanda.id);
+  const rules = { childRatio: 6, agreement: '', remindDays: null };
+  await garden.ok('saveCrewRules', { body: { ...rules, pastNames: 'initials' } });
+  expect((await garden.ok('entries')).entries[0]!.by).toBe('W. W.');
+  expect((await one(wanda.id)).name).toBe('W. W.');
+  await garden.ok('saveCrewRules', { ifMatch: 1, body: { ...rules, pastNames: 'full' } });
+  expect((await garden.ok('entries')).entries[0]!.by).toBe('Wanda Wren');
+});
+
+it('keeps a coordinator, and the guardian of a child', async () => {
+  expect((await retire(garden.coordinatorId)).problem.errors![0]!.code).toBe('lastCoordinator');
+  const parent = await garden.person('Parent');
+  await garden.person('Child', { kind: 'minor', guardianId: parent });
+  expect((await retire(parent)).problem.errors![0]!.code).toBe('isGuardian');
+});
+
+it('erases name, mail and phone from rows and audit trail alike, for good', async () => {
+  const yuri = await withHistory('Yuri Yarrow');
+  const { version, id, joined: _, retiredOn: __, ...body } = await one(yuri.id);
+  await garden.ok('savePerson', {
+    params: { id },
+    ifMatch: version,
+    body: { ...body, name: 'Yuri Yarrow-Former', phone: '555 0199' },
+  });
+  await garden.ok('remind', { body: { until: '2026-06-30' } });
+  expect((await garden.ask('erasePerson', { params: { id } })).problem.errors![0]!.code).toBe('retireFirst');
+  const retired = await retire(yuri.id);
+  await garden.ok('erasePerson', { params: { id } });
+  const { manager } = harness.running.store;
+  const tables = await manager.query("SELECT name FROM sqlite_master WHERE type = 'table'");
+  for (const { name } of tables as { name: string }[]) {
+    // The bed and the sessions were named by the garden itself.
+    const rows = JSON.stringify(await manager.query(`SELECT * FROM "${name}"`));
+    for (const text of ['Yuri Yarrow-Former', '555 0199', body.email!])
+      expect(rows, `${name}: ${text}`).not.toContain(text);
+    if (name !== 'bed') expect(rows.replaceAll('Yuri Yarrow’s plot', ''), name).not.toContain('Yuri Yarrow');
+  }
+  expect((await garden.ok('entries')).entries.map(({ by }) => by)).toContain('–');
+  // Nothing brings it back.
+  expect((await garden.ask('undo', { params: { id: retired.change! } })).problem.code).toBe('cannotUndo');
+  const { changes } = await garden.ok('changes');
+  expect(changes[0]).toMatchObject({ verb: 'person.erased', what: '', mayUndo: false });
+});
+
+it('takes the account along that leads into no other garden', async () => {
+  const zoe = await withHistory('Zoe Zinnia');
+  const { email } = await one(zoe.id);
+  await retire(zoe.id);
+  await garden.ok('erasePerson', { params: { id: zoe.id } });
+  const { manager } = harness.running.store;
+  expect(await manager.existsBy('account', { email: email! })).toBe(false);
+});

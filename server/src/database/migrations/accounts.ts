@@ -1,0 +1,64 @@
+import { createHash } from 'node:crypto';
+import { type MigrationInterface, type QueryRunner, Table, TableForeignKey, TableIndex } from 'typeorm';
+
+const columns: [table: string, column: string, kind: string][] = [
+  ['person', 'retiredOn', 'varchar'],
+  ['crew_rules', 'pastNames', "varchar NOT NULL DEFAULT 'full'"],
+  ['sign_in', 'id', "varchar NOT NULL DEFAULT ''"],
+  ['sign_in', 'createdAt', "varchar NOT NULL DEFAULT '0'"],
+  ['sign_in', 'seenAt', "varchar NOT NULL DEFAULT '0'"],
+  ['sign_in', 'agent', "varchar NOT NULL DEFAULT ''"],
+];
+
+const passwordLinks = new Table({
+  name: 'password_link',
+  columns: [
+    { name: 'tokenHash', type: 'varchar', isPrimary: true },
+    { name: 'accountId', type: 'varchar' },
+    { name: 'expiresAt', type: 'varchar' },
+  ],
+  indices: [new TableIndex({ name: 'password_link_account', columnNames: ['accountId'] })],
+});
+
+/** Devices that are signed in, links for a new password, people who have left, and calendar addresses by their hash alone. */
+export class Accounts1764700000000 implements MigrationInterface {
+  async up(runner: QueryRunner): Promise<void> {
+    for (const [table, column, kind] of columns)
+      await runner.query(`ALTER TABLE "${table}" ADD COLUMN "${column}" ${kind}`);
+    await runner.createTable(passwordLinks);
+    await runner.createForeignKey(
+      'password_link',
+      new TableForeignKey({
+        name: 'password_link_accountId',
+        columnNames: ['accountId'],
+        referencedTableName: 'account',
+        referencedColumnNames: ['id'],
+      }),
+    );
+    await runner.createIndex(
+      'sign_in',
+      new TableIndex({ name: 'sign_in_account', columnNames: ['accountId'] }),
+    );
+    await runner.query('UPDATE "sign_in" SET "id" = "tokenHash"');
+    await runner.query('ALTER TABLE "calendar_address" RENAME COLUMN "token" TO "tokenHash"');
+    const rows: { personId: string; tokenHash: string }[] = await runner.query(
+      'SELECT "personId", "tokenHash" FROM "calendar_address"',
+    );
+    for (const { personId, tokenHash: token } of rows) {
+      const hash = createHash('sha256').update(token).digest('base64url');
+      await runner.query('UPDATE "calendar_address" SET "tokenHash" = ? WHERE "personId" = ?', [
+        hash,
+        personId,
+      ]);
+    }
+  }
+
+  async down(runner: QueryRunner): Promise<void> {
+    await runner.query('DELETE FROM "calendar_address"');
+    await runner.query('ALTER TABLE "calendar_address" RENAME COLUMN "tokenHash" TO "token"');
+    await runner.dropIndex('sign_in', 'sign_in_account');
+    await runner.dropTable('password_link');
+    for (const [table, column] of columns)
+      await runner.query(`ALTER TABLE "${table}" DROP COLUMN "${column}"`);
+  }
+}

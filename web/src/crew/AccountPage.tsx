@@ -1,0 +1,178 @@
+import { useMutation, useQuery, useQueryClient } from '@tanstack/react-query';
+import { emailInput, passwordInput } from '@unity-acre/contract/crew';
+import { useTranslation } from 'react-i18next';
+import { ask } from '../kit/ask.ts';
+import { Button } from '../kit/Button.tsx';
+import { useDates } from '../kit/dates.ts';
+import { Field, useBodyForm } from '../kit/form.tsx';
+import { useNotices } from '../kit/notices.ts';
+import { RefusedNote } from '../kit/RefusedNote.tsx';
+import { Loaded } from '../kit/states.tsx';
+import { useBecome, useMe } from '../shell/me.ts';
+import { browserName } from './browserName.ts';
+
+/** One's own account: what one signs in with, and where. */
+export default function AccountPage() {
+  const { t } = useTranslation('account');
+  const me = useMe();
+  return (
+    <div className="flex flex-col gap-7">
+      <h1>{t('title')}</h1>
+      <p className="max-w-prose text-ink-soft">{t('lead', { email: me.data?.account?.email ?? '' })}</p>
+      <div className="grid gap-10 xl:grid-cols-2">
+        <div className="flex flex-col gap-8">
+          <PasswordForm />
+          <EmailForm />
+        </div>
+        <Devices />
+      </div>
+    </div>
+  );
+}
+
+function PasswordForm() {
+  const { t } = useTranslation(['account', 'crew']);
+  const become = useBecome();
+  const show = useNotices((notices) => notices.show);
+  const form = useBodyForm({
+    schema: passwordInput,
+    defaults: { current: '', password: '' },
+    toBody: (values) => values,
+    send: async (body) => {
+      const { data } = await ask('savePassword', { body });
+      become(data);
+      form.reset({ current: '', password: '' });
+      show({ text: t('account:password.saved') });
+    },
+  });
+  const { errors } = form.formState;
+  return (
+    <form onSubmit={form.submit} noValidate className="furrow flex max-w-lg flex-col gap-4">
+      <h2>{t('account:password.title')}</h2>
+      <Field label={t('account:current')} error={errors.current?.message}>
+        {(props) => (
+          <input
+            {...props}
+            {...form.register('current')}
+            type="password"
+            autoComplete="current-password"
+            className="input"
+          />
+        )}
+      </Field>
+      <Field
+        label={t('account:password.next')}
+        hint={t('account:password.hint')}
+        error={errors.password?.message}
+      >
+        {(props) => (
+          <input
+            {...props}
+            {...form.register('password')}
+            type="password"
+            autoComplete="new-password"
+            className="input"
+          />
+        )}
+      </Field>
+      <RefusedNote refused={form.refused} />
+      <Button type="submit" look="act" disabled={form.busy} className="self-start">
+        {t('account:password.go')}
+      </Button>
+    </form>
+  );
+}
+
+function EmailForm() {
+  const { t } = useTranslation(['account', 'crew']);
+  const become = useBecome();
+  const show = useNotices((notices) => notices.show);
+  const form = useBodyForm({
+    schema: emailInput,
+    defaults: { current: '', email: '' },
+    toBody: (values) => values,
+    send: async (body) => {
+      const { data } = await ask('saveEmail', { body });
+      become(data);
+      form.reset({ current: '', email: '' });
+      show({ text: t('account:email.saved', { email: body.email }) });
+    },
+  });
+  const { errors } = form.formState;
+  return (
+    <form onSubmit={form.submit} noValidate className="furrow flex max-w-lg flex-col gap-4">
+      <h2>{t('account:email.title')}</h2>
+      <Field label={t('account:email.next')} error={errors.email?.message}>
+        {(props) => (
+          <input {...props} {...form.register('email')} type="email" autoComplete="email" className="input" />
+        )}
+      </Field>
+      <Field label={t('crew:password')} error={errors.current?.message}>
+        {(props) => (
+          <input
+            {...props}
+            {...form.register('current')}
+            type="password"
+            autoComplete="current-password"
+            className="input"
+          />
+        )}
+      </Field>
+      <RefusedNote refused={form.refused} />
+      <Button type="submit" disabled={form.busy} className="self-start">
+        {t('account:email.go')}
+      </Button>
+    </form>
+  );
+}
+
+const DEVICES = ['devices'];
+
+function Devices() {
+  const { t } = useTranslation('account');
+  const dates = useDates();
+  const client = useQueryClient();
+  const devices = useQuery({ queryKey: DEVICES, queryFn: async () => (await ask('devices')).data });
+  const keep = (told: { data: typeof devices.data }) => client.setQueryData(DEVICES, told.data);
+  const one = useMutation({
+    mutationFn: (id: string) => ask('signOutDevice', { params: { id } }),
+    onSuccess: keep,
+  });
+  const others = useMutation({ mutationFn: () => ask('signOutElsewhere'), onSuccess: keep });
+  return (
+    <section className="furrow flex flex-col gap-3">
+      <h2>{t('devices.title')}</h2>
+      <Loaded of={devices}>
+        {(rows) => (
+          <>
+            <ul>
+              {rows.map((device) => (
+                <li
+                  key={device.id}
+                  className="flex min-h-12 items-center justify-between gap-4 border-line border-b py-1"
+                >
+                  <span>
+                    <span className="font-semibold">{browserName(device.agent) || t('devices.unknown')}</span>
+                    <span className="block text-ink-soft text-sm">
+                      {device.here
+                        ? t('devices.here')
+                        : t('devices.seen', { when: dates.moment(device.seen) })}
+                    </span>
+                  </span>
+                  {!device.here && (
+                    <Button onClick={() => one.mutate(device.id)}>{t('devices.signOut')}</Button>
+                  )}
+                </li>
+              ))}
+            </ul>
+            {rows.length > 1 && (
+              <Button className="self-start" disabled={others.isPending} onClick={() => others.mutate()}>
+                {t('devices.others')}
+              </Button>
+            )}
+          </>
+        )}
+      </Loaded>
+    </section>
+  );
+}
