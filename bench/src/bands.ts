@@ -63,7 +63,7 @@ for (let i = 0; i < plantings.length; i += 50) {
   await store.write((manager) => manager.insert(tables.plantings, plantings.slice(i, i + 50)));
 }
 const running = await start({
-  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null },
+  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, trustProxy: 0, operatorToken: null },
   store,
   version: '0',
   pages: join(root, 'web/dist'),

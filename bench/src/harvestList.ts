@@ -22,7 +22,7 @@ const dataDir = mkdtempSync(join(tmpdir(), 'acre-bench-'));
 const store = await openStore(dataDir);
 await loadDemo(store);
 const ours = await start({
-  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null },
+  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, trustProxy: 0, operatorToken: null },
   store,
   version: 'bench',
   pages: null,
@@ -40,7 +40,7 @@ const path = `/api/gardens/${gardenId}/entries?kind=harvest&limit=500`;
 const database = new Database(join(dataDir, 'unity-acre.sqlite'), { readonly: true });
 const select = database.prepare(
   `SELECT entry.*, person.name AS byName FROM entry JOIN person ON person.id = entry.personId
-   WHERE entry.gardenId = ? AND kind = 'harvest' ORDER BY onDay DESC, entry.id DESC LIMIT 501`,
+   WHERE entry.gardenId = ? AND entry.kind = 'harvest' ORDER BY onDay DESC, entry.id DESC LIMIT 501`,
 );
 interface BareRow {
   [column: string]: unknown;

@@ -6,7 +6,6 @@ import { type AppOptions, createApp } from './app.ts';
 import { keepBackups, type Nightly } from './backup/nightly.ts';
 import type { SqliteDriver } from './database/sqlite.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
-import { closePool } from './heavy/pool.ts';
 import { endStreams } from './http/streams.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
@@ -95,7 +94,6 @@ export async function start(options: StartOptions): Promise<Running> {
       proposals.close();
       rotas.close();
       const ended = nightly.end();
-      await closePool();
       await Promise.all([ended, endReminding()]);
       await closed;
       clearTimeout(grace);

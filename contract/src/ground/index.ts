@@ -1,14 +1,17 @@
 import { bedKinds, crossesItself, forms, geoProblems, landmarkKinds } from '@unity-acre/core/ground';
 import { z } from 'zod';
 import { offsetC } from '../place/index.ts';
-import { id, line, metres, prose, size, version, words, year } from '../wire/index.ts';
+import { id, LARGEST_M, line, metres, prose, size, version, words, year } from '../wire/index.ts';
 
 /** How a bed is held in a season. */
 export const tenureKinds = ['plot', 'cooperative', 'giving', 'teaching', 'pollinator', 'trial'] as const;
 
 /** More corners than any bed has. */
 export const MOST_CORNERS = 200;
-const corner = z.strictObject({ x: z.number().min(-1e-6).max(500), y: z.number().min(-1e-6).max(500) });
+const corner = z.strictObject({
+  x: z.number().min(-1e-6).max(LARGEST_M),
+  y: z.number().min(-1e-6).max(LARGEST_M),
+});
 
 /** Where a thing lies: its box before it is turned, and what in the box it fills. */
 const shapeFields = {

@@ -22,7 +22,7 @@ export const gardenInput = z
     name: line(80),
     latitude: z.number().min(-66).max(66),
     longitude: z.number().min(-180).max(180),
-    timeZone: z.string().refine(isTimeZone, 'notATimeZone'),
+    timeZone: z.string().max(60).refine(isTimeZone, 'notATimeZone'),
     units: z.enum(['imperial', 'metric']),
     /** median last spring frost */
     lastFrost: monthDay,
@@ -50,7 +50,11 @@ export const normalsInput = z.strictObject({
 });
 
 const one = <const T extends readonly number[]>(values: T) =>
-  z.number().refine((value) => values.includes(value), 'notOffered');
+  z
+    .number()
+    .min(0)
+    .max(1000)
+    .refine((value) => values.includes(value), 'notOffered');
 
 /** How the garden does things where growers disagree. */
 export const rulesInput = z.strictObject({

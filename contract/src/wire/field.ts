@@ -65,6 +65,9 @@ export const clockTime = z.string().refine(isClockTime, 'notATime').meta({ patte
 export const year = z.coerce.number().int().min(1990).max(2200);
 /** A length on the ground, metres. */
 export const metres = z.number().min(-2000).max(2000);
+/** A bed is between five centimetres and a kilometre: what is smaller is a slip, and takes for ever to fill. */
+export const SMALLEST_M = 0.05;
+export const LARGEST_M = 1000;
 /** A size on the ground, metres. */
-export const size = z.number().positive().max(500);
-export const version = z.number().int().min(1);
+export const size = z.number().min(SMALLEST_M).max(LARGEST_M);
+export const version = z.number().int().min(1).max(1e9);

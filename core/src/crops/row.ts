@@ -46,9 +46,9 @@ const fields = z.strictObject({
   botanical: z.string().trim().min(3).max(120),
   family: z.enum(families),
   temperament: z.enum(temperaments),
-  methods: z.array(z.enum(methods)).min(1),
+  methods: z.array(z.enum(methods)).min(1).max(20),
   propagule: z.enum(propagules).optional(),
-  turns: z.array(z.enum(turns)).min(1),
+  turns: z.array(z.enum(turns)).min(1).max(20),
   /** the temperature that damages a hardened plant */
   frostDamageC: celsius,
   /** soil temperature below which seed is not sown, at which it does best, and above which it fails */
@@ -119,10 +119,10 @@ const fields = z.strictObject({
     by: z.enum(['self', 'insect', 'wind', 'none']),
     metres: z.number().min(0).max(5000),
   }),
-  cautions: z.array(z.enum(cautions)),
+  cautions: z.array(z.enum(cautions)).max(40),
   varieties: z.array(varietyRow).min(1).max(60),
   /** where each group of values comes from: keys of sources.json */
-  source: z.record(z.enum(sourcedGroups), z.string().min(1)),
+  source: z.record(z.enum(sourcedGroups), z.string().min(1).max(200)),
 });
 
 export type CropRow = z.infer<typeof fields>;

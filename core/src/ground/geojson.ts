@@ -28,6 +28,9 @@ export const geoProblems = [
   'wrongWinding',
   'hasHoles',
   'tooLarge',
+  'tooSmall',
+  'tooManyCorners',
+  'tooManyFeatures',
 ] as const;
 export type GeoProblem = (typeof geoProblems)[number];
 
@@ -45,8 +48,13 @@ const ECCENTRICITY_2 = 0.00669437999014;
 const RADIANS = Math.PI / 180;
 /** Ground farther from the garden's place than this is another garden's. */
 const FAR_M = 5_000;
-/** A bed or path longer than this is a mistake. */
+/** A bed or path longer than this is a mistake, and one narrower than this a slip. */
 const LARGE_M = 1_000;
+const SMALL_M = 0.05;
+/** Corners of a closed ring: as many as a bed may have that is drawn by hand, and the first one again. */
+const MOST_RING = 201;
+/** Features read of one file: more than the largest garden has beds and landmarks. */
+const MOST_FEATURES = 1_000;
 const DECIMALS = 9;
 
 /** Metres per degree of latitude and of longitude at a latitude, from the ellipsoid's radii of curvature. */
@@ -104,10 +112,13 @@ export function fromGeoJson(text: string, origin: Origin): { things: DrawnThing[
   } catch {
     return { things: [], notes: [{ feature: 0, problem: 'notJson', mended: false }] };
   }
-  const features = featuresOf(file);
-  if (!features) return { things: [], notes: [{ feature: 0, problem: 'notFeatures', mended: false }] };
+  const all = featuresOf(file);
+  if (!all) return { things: [], notes: [{ feature: 0, problem: 'notFeatures', mended: false }] };
   const things: DrawnThing[] = [];
   const notes: GeoNote[] = [];
+  const features = all.slice(0, MOST_FEATURES);
+  if (all.length > MOST_FEATURES)
+    notes.push({ feature: MOST_FEATURES + 1, problem: 'tooManyFeatures', mended: false });
   for (const [i, feature] of features.entries()) {
     const note = (problem: GeoProblem, mended = false) => notes.push({ feature: i + 1, problem, mended });
     const polygons = polygonsOf(feature);
@@ -162,6 +173,10 @@ function shapeFrom(
   note: (problem: GeoProblem, mended?: boolean) => void,
 ): Shape | null {
   const ring = [...rings[0]!];
+  if (ring.length > MOST_RING) {
+    note('tooManyCorners');
+    return null;
+  }
   if (ring.some(([lon, lat]) => Math.abs(lon) > 180 || Math.abs(lat) > 90)) {
     note(isNear(ring, origin, true) ? 'swapped' : 'notDegrees');
     return null;
@@ -186,6 +201,10 @@ function shapeFrom(
   const shape = formAsSaid(polygonShape(corners), properties);
   if (shape.width > LARGE_M || shape.length > LARGE_M) {
     note('tooLarge');
+    return null;
+  }
+  if (shape.width < SMALL_M || shape.length < SMALL_M) {
+    note('tooSmall');
     return null;
   }
   return shape;

@@ -19,6 +19,8 @@ export interface Packing {
 /** Slack for lengths that are whole multiples of a spacing but were typed in another unit, metres. */
 const SLACK_M = 1e-6;
 const FOOT_M = 0.3048;
+/** Plants that are given a place of their own, for drawing and for exact counts along crooked edges. */
+const MOST_PLACED = 20_000;
 
 const timesInto = (length: number, spacing: number): number => Math.floor((length + SLACK_M) / spacing);
 
@@ -95,7 +97,7 @@ function footSquare(spacing: number): { side: number; perSide: number } {
 
 /**
  * Where each plant of a packed rectangle stands, metres from the corner; `x` across the width, `y` along the length. What
- * is broadcast has no places.
+ * is broadcast has no places, nor have more plants than anybody could tell apart in a drawing.
  */
 export function positions(
   pattern: Pattern,
@@ -104,7 +106,7 @@ export function positions(
   length: number,
   inRow: number,
 ): Point[] {
-  if (pattern === 'broadcast') return [];
+  if (pattern === 'broadcast' || packing.count > MOST_PLACED) return [];
   if (pattern === 'foot') {
     const apart = packing.betweenRows;
     return Array.from({ length: packing.rows }, (_, row) =>
@@ -130,6 +132,7 @@ export interface Placed extends Packing {
 /**
  * Plants that fit an outline of any form, rows along `y`. Every plant has a square of ground of its own within the
  * outline: half the smaller spacing across and half the in-row spacing along.
+ * Ground with room for more than some ten thousands is counted by its area, without places.
  * @param outline metres, simple, in either direction  @throws RangeError as `pack`
  */
 export function packOutline(
@@ -142,6 +145,9 @@ export function packOutline(
   if (outline.length < 3) return { ...scattered(0, inRow), plants: [] };
   const box = boxAround(outline);
   if (pattern === 'broadcast') return { ...scattered(Math.abs(signedArea(outline)), inRow), plants: [] };
+  if (placesIn(box, pattern, inRow, betweenRows) > MOST_PLACED) {
+    return { ...packedByArea(pattern, outline, inRow, betweenRows), plants: [] };
+  }
   if (pattern === 'foot') return packFeet(outline, inRow);
   const gap = gapOf(pattern, inRow, betweenRows);
   const rows = rowsAcross(pattern, box.width, inRow, gap);
@@ -183,6 +189,35 @@ export function packOutline(
     rowLength: plants.length === 0 ? 0 : rowLength,
     betweenRows: gap,
     plants,
+  };
+}
+
+/** Places a pattern has in the whole of a box. */
+function placesIn(
+  box: { width: number; length: number },
+  pattern: Pattern,
+  inRow: number,
+  betweenRows: number,
+): number {
+  const { side, perSide } = footSquare(inRow);
+  const each = pattern === 'foot' ? (side / perSide) ** 2 : inRow * gapOf(pattern, inRow, betweenRows);
+  return (box.width * box.length) / each;
+}
+
+/** What a large field of any form holds: the share of its box that it fills. Its edges are small beside that. */
+function packedByArea(
+  pattern: Pattern,
+  outline: readonly Point[],
+  inRow: number,
+  betweenRows: number,
+): Packing {
+  const { width, length } = boxAround(outline);
+  const whole = pack(pattern, width, length, inRow, betweenRows);
+  const share = Math.abs(signedArea(outline)) / (width * length);
+  return {
+    ...whole,
+    count: Math.floor(whole.count * share),
+    rowLength: whole.rowLength * share,
   };
 }
 

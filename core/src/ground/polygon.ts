@@ -51,20 +51,51 @@ export function contains(outline: readonly Point[], p: Point): boolean {
   return inside;
 }
 
-/** True where an outline crosses or touches itself, or encloses nothing. */
+/** An edge of an outline with the box around it. */
+interface BoxedEdge {
+  /** which one it is, counted along the outline */
+  nth: number;
+  ends: [Point, Point];
+  left: number;
+  right: number;
+  low: number;
+  high: number;
+}
+
+/** The edges of an outline with their boxes, from left to right, for a sweep. */
+const sweptEdges = (outline: readonly Point[]): BoxedEdge[] =>
+  edgesOf(outline)
+    .map(
+      (ends, nth): BoxedEdge => ({
+        nth,
+        ends,
+        left: Math.min(ends[0].x, ends[1].x) - TOUCH_M,
+        right: Math.max(ends[0].x, ends[1].x) + TOUCH_M,
+        low: Math.min(ends[0].y, ends[1].y) - TOUCH_M,
+        high: Math.max(ends[0].y, ends[1].y) + TOUCH_M,
+      }),
+    )
+    .sort((a, b) => a.left - b.left);
+
+/**
+ * True where an outline crosses or touches itself, or encloses nothing. Edges are looked at in pairs only where their boxes meet.
+ * Source: sweep and prune (Cohen et al. 1995), along x.
+ */
 export function crossesItself(outline: readonly Point[]): boolean {
   if (outline.length < 3 || Math.abs(signedArea(outline)) < TOUCH_M) return true;
-  const edges = edgesOf(outline);
-  for (let i = 0; i < edges.length; i++) {
-    const [a, b] = edges[i]!;
-    if (Math.hypot(a.x - b.x, a.y - b.y) < TOUCH_M) return true;
-    for (let j = i + 1; j < edges.length; j++) {
-      const isNext = j === i + 1 || (i === 0 && j === edges.length - 1);
-      if (isNext) continue;
-      if (crossing(edges[i]!, edges[j]!)) return true;
-      if (distanceToSegment(edges[j]![0], edges[i]!) < TOUCH_M) return true;
-      if (distanceToSegment(edges[i]![0], edges[j]!) < TOUCH_M) return true;
+  if (edgesOf(outline).some(([a, b]) => Math.hypot(a.x - b.x, a.y - b.y) < TOUCH_M)) return true;
+  const last = outline.length - 1;
+  const areNext = (a: number, b: number) => Math.abs(a - b) === 1 || Math.abs(a - b) === last;
+  let open: BoxedEdge[] = [];
+  for (const edge of sweptEdges(outline)) {
+    open = open.filter(({ right }) => right >= edge.left);
+    for (const other of open) {
+      if (other.low > edge.high || edge.low > other.high || areNext(edge.nth, other.nth)) continue;
+      if (crossing(edge.ends, other.ends)) return true;
+      if (distanceToSegment(other.ends[0], edge.ends) < TOUCH_M) return true;
+      if (distanceToSegment(edge.ends[0], other.ends) < TOUCH_M) return true;
     }
+    open.push(edge);
   }
   return false;
 }
@@ -122,10 +153,13 @@ export function gapBetween(a: readonly Point[], b: readonly Point[]): number {
 export const distanceFrom = (outline: readonly Point[], p: Point): number =>
   contains(outline, p) ? 0 : distanceToEdge(outline, p);
 
+/** Squares of one size looked at for the deepest place: beds need some tens, and slivers of a kilometre any number. */
+const MOST_CELLS = 300;
+
 /**
  * The place of an outline that lies deepest within it, and how far from its edges that is: half the width of a rectangle.
- * Source: quadrants are halved, the most promising first (the pole of inaccessibility).
- * @param exact how near to the true depth the answer has to be, metres
+ * Source: squares that may hold a deeper place are quartered, size by size (the pole of inaccessibility).
+ * @param exact how near to the true depth the answer has to be, metres; coarser for slivers that fill little of their box
  */
 export function deepest(outline: readonly Point[], exact = 0.01): { at: Point; depth: number } {
   const box = boxAround(outline);
@@ -134,25 +168,27 @@ export function deepest(outline: readonly Point[], exact = 0.01): { at: Point; d
     const depth = depthAt({ x, y });
     return { at: { x, y }, half, depth, most: depth + half * Math.SQRT2 };
   };
-  const half = Math.max(Math.min(box.width, box.length) / 2, exact);
-  const open: ReturnType<typeof cellAt>[] = [];
+  type Cell = ReturnType<typeof cellAt>;
+  const half = Math.max(
+    Math.min(box.width, box.length) / 2,
+    Math.max(box.width, box.length) / MOST_CELLS,
+    exact,
+  );
+  let cells: Cell[] = [];
   for (let x = box.x + half; x - half < box.x + box.width; x += 2 * half) {
-    for (let y = box.y + half; y - half < box.y + box.length; y += 2 * half) open.push(cellAt(x, y, half));
+    for (let y = box.y + half; y - half < box.y + box.length; y += 2 * half) cells.push(cellAt(x, y, half));
   }
-  let best = open.reduce((a, b) => (a.depth >= b.depth ? a : b));
-  while (open.length > 0) {
-    const cell = open.pop()!;
-    if (cell.depth > best.depth) best = cell;
-    if (cell.most - best.depth <= exact) continue;
-    const h = cell.half / 2;
-    for (const [dx, dy] of [
-      [-h, -h],
-      [h, -h],
-      [-h, h],
-      [h, h],
-    ] as const) {
-      open.push(cellAt(cell.at.x + dx, cell.at.y + dy, h));
-    }
+  let best = cells[0]!;
+  while (cells.length > 0) {
+    for (const cell of cells) if (cell.depth > best.depth) best = cell;
+    cells = cells
+      .filter((cell) => cell.most - best.depth > exact)
+      .sort((a, b) => b.most - a.most)
+      .slice(0, MOST_CELLS)
+      .flatMap(({ at, half: whole }) => {
+        const h = whole / 2;
+        return [-h, h].flatMap((dx) => [-h, h].map((dy) => cellAt(at.x + dx, at.y + dy, h)));
+      });
   }
   return { at: best.at, depth: best.depth };
 }
@@ -176,10 +212,11 @@ export function hullOf(points: readonly Point[]): Point[] {
 export function gridInside(outline: readonly Point[], about: number): Point[] {
   const step = Math.sqrt(Math.abs(signedArea(outline)) / about);
   const box = boxAround(outline);
-  const [across, along] = [
-    Math.max(1, Math.round(box.width / step)),
-    Math.max(1, Math.round(box.length / step)),
-  ];
+  // A sliver fills so little of its box that a grid as fine as it would have no end.
+  const most = 8 * about;
+  const times = (side: number, other: number) =>
+    Math.max(1, Math.min(Math.round(side / step), Math.ceil(Math.sqrt((most * side) / other))));
+  const [across, along] = [times(box.width, box.length), times(box.length, box.width)];
   const places: Point[] = [];
   for (let i = 0; i < across; i++) {
     for (let j = 0; j < along; j++) {

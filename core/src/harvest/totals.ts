@@ -1,6 +1,9 @@
-/** A picking, as far as sums need it. `grams` is null for what was counted, not weighed. */
+/** A picking, or several added up already, as far as sums need them. */
 export interface Picking {
+  /** null where nothing was weighed */
   grams: number | null;
+  /** how many of several were counted, not weighed; one picking without grams is one */
+  unweighed?: number;
 }
 
 /**
@@ -15,8 +18,8 @@ export function totalsBy<P extends Picking, K extends string>(
   for (const picking of pickings) {
     const key = keyOf(picking);
     const sum = sums.get(key) ?? { key, grams: 0, unweighed: 0 };
-    if (picking.grams === null) sum.unweighed += 1;
-    else sum.grams += picking.grams;
+    sum.unweighed += picking.unweighed ?? (picking.grams === null ? 1 : 0);
+    sum.grams += picking.grams ?? 0;
     sums.set(key, sum);
   }
   return [...sums.values()].sort((a, b) => b.grams - a.grams || a.key.localeCompare(b.key));

@@ -130,9 +130,10 @@ export function keepBackups(
     make: () => begin(make),
     end: () => {
       hasEnded = true;
+      // What is being made is given up with the process; nothing of it counts before it is whole.
       clearTimeout(first);
       clearInterval(timer);
-      return making;
+      return Promise.resolve();
     },
   };
 }

@@ -4,6 +4,7 @@ import { type EntityManager, MoreThanOrEqual } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { beds, tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
+import { byName } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type AgreementEntity, agreements, type CrewRulesEntity, crewRules } from './entity.ts';
@@ -54,7 +55,7 @@ export const agreementRoutes: AgreementRoutes = {
             accepted.find((one) => one.bedId === tenure.bedId && one.year === tenure.year)?.on ?? null,
         }),
       )
-      .sort((a, b) => a.year - b.year || a.bed.localeCompare(b.bed, undefined, { numeric: true }));
+      .sort((a, b) => a.year - b.year || byName(a.bed, b.bed));
   },
 
   acceptAgreement: async ({ store, member: { garden, person }, params: { bedId, year }, change }) => {

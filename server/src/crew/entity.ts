@@ -122,6 +122,7 @@ export const people = new EntitySchema<PersonEntity>({
   indices: [
     { name: 'person_email', columns: ['gardenId', 'email'], unique: true },
     { name: 'person_account', columns: ['accountId', 'gardenId'] },
+    { name: 'person_name', columns: ['gardenId', 'name'] },
   ],
 });
 
@@ -140,7 +141,10 @@ export const plotApplications = new EntitySchema<PlotApplicationEntity>({
     since: { ...text(), name: 'sinceDay' },
     onlyNamed: flag(),
   },
-  indices: [{ name: 'plot_application_season', columns: ['gardenId', 'year'] }],
+  indices: [
+    { name: 'plot_application_season', columns: ['gardenId', 'year'] },
+    { name: 'plot_application_person', columns: ['personId'] },
+  ],
 });
 
 export const allotments = new EntitySchema<AllotmentEntity>({
@@ -179,6 +183,7 @@ export const crewRules = new EntitySchema<CrewRulesEntity>({
     remindDays: maybe(whole()),
     pastNames: { ...text(), default: 'full' },
   },
+  indices: [{ name: 'crew_rules_garden', columns: ['gardenId'] }],
 });
 
 export const agreements = new EntitySchema<AgreementEntity>({
@@ -215,4 +220,5 @@ export const invitations = new EntitySchema<InvitationEntity>({
   name: 'invitation',
   foreignKeys: refersTo('invitation', { personId: 'person' }),
   columns: { tokenHash: key(), gardenId: text(), personId: text(), expiresAt: text() },
+  indices: [{ name: 'invitation_person', columns: ['personId'] }],
 });

@@ -1,4 +1,5 @@
 import { type EntityManager, In } from 'typeorm';
+import { findInPieces } from '../database/pieces.ts';
 import { sessions, signUps } from '../work/entity.ts';
 import { crewRules, type PersonEntity, people } from './entity.ts';
 
@@ -20,7 +21,7 @@ export class Names {
 
   static async for(manager: EntityManager, reader: PersonEntity): Promise<Names> {
     const { gardenId } = reader;
-    const persons = await manager.findBy(people, { gardenId });
+    const persons = await findInPieces(manager, people, { gardenId });
     const hasMinors = persons.some(({ kind }) => kind === 'minor');
     const led =
       hasMinors && reader.role !== 'coordinator' ? await comingTo(manager, reader) : new Set<string>();

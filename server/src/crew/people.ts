@@ -2,6 +2,7 @@ import type { Person, PersonInput } from '@unity-acre/contract/crew';
 import { type EntityManager, In, IsNull, Not } from 'typeorm';
 import type { Database } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
+import { byName } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { calendarAddresses, givenHours, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
@@ -69,7 +70,7 @@ export const peopleRoutes: PeopleRoutes = {
     return names
       .readable()
       .map((person) => ({ ...personView(person), name: names.of(person.id) }))
-      .sort((a, b) => a.name.localeCompare(b.name));
+      .sort((a, b) => byName(a.name, b.name));
   },
 
   savePerson: ({ params, body, ifMatch, change }) =>

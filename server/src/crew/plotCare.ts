@@ -6,6 +6,7 @@ import { group } from 'd3-array';
 import { type EntityManager, IsNull } from 'typeorm';
 import { beds, type TenureEntity, tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
+import { byName, inOrder } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import type { Member } from './caller.ts';
@@ -38,7 +39,7 @@ async function careViews(
   const accepted = await manager.findBy(agreements, { gardenId, year });
   const waiting = crew
     .filter(({ waitingSince }) => waitingSince !== null)
-    .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!) || a.name.localeCompare(b.name));
+    .sort((a, b) => inOrder(a.waitingSince!, b.waitingSince!) || byName(a.name, b.name));
   return held
     .map(({ bedId, personId }) => {
       const own = checks.get(bedId) ?? [];
@@ -54,7 +55,7 @@ async function careViews(
         next: stage === 'release' ? readable.of(waiting[0]?.id ?? null) || null : null,
       };
     })
-    .sort((a, b) => a.bed.localeCompare(b.bed, undefined, { numeric: true }));
+    .sort((a, b) => byName(a.bed, b.bed));
 }
 
 export const plotCareRoutes: Pick<Handlers, 'plotCare' | 'saveCareCheck'> = {

@@ -14,6 +14,7 @@ import { type EntityManager, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { beds, landmarks, type TenureEntity, tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
+import { byName, inOrder } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { sunOf } from '../season/index.ts';
@@ -57,7 +58,7 @@ async function offeredPlots(
       tapDistance: taps.length === 0 ? null : Math.min(...taps.map((tap) => distanceTo(bed, tap))),
       sunHours: sun.get(bed.id) ?? null,
     }))
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+    .sort((a, b) => byName(a.name, b.name));
 }
 
 /** Applications of a season, the longest waiting first, with the plot held in the season before. */
@@ -77,7 +78,7 @@ async function applicationViews(
       name: names.of(row.personId),
       holds: held.get(row.personId) ?? null,
     }))
-    .sort((a, b) => a.since.localeCompare(b.since) || a.name.localeCompare(b.name));
+    .sort((a, b) => inOrder(a.since, b.since) || byName(a.name, b.name));
 }
 
 /** What both schools give. */

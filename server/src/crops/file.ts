@@ -2,12 +2,13 @@ import { isDeepStrictEqual } from 'node:util';
 import type { CropImport } from '@unity-acre/contract/crops';
 import { csvOf, readNeutral } from '@unity-acre/contract/csv';
 import {
-  type Catalogue,
+  Catalogue,
   type CropPatch,
   type CropRow,
   cellsOfCrop,
   cropColumns,
   cropOfCells,
+  type OwnCrop,
   patchOf,
   rowOf,
   sourcedGroups,
@@ -86,19 +87,30 @@ function readFile(text: string, format: Format): Said[] {
   }
 }
 
+/** Crops read of one file: several times as many as the catalogue has. */
+const MOST_ROWS = 500;
+
+interface CropFileTask {
+  own: readonly OwnCrop[];
+  text: string;
+  format: Format;
+}
+
 /**
  * Reads a file of crops against a garden's catalogue. Fields that a row does not name stay as they are.
  * @returns what would be done, and the garden's word on each crop that would be added or changed
  * @throws Refusal where the file as a whole cannot be read
  */
-export function readCrops(
-  catalogue: Catalogue,
-  text: string,
-  format: Format,
-): { report: CropImport; patches: Map<string, CropPatch> } {
+export function readCropFile({ own, text, format }: CropFileTask): {
+  report: CropImport;
+  patches: Map<string, CropPatch>;
+} {
+  const catalogue = new Catalogue(own);
   const report: CropImport = { added: [], changed: [], same: 0, refused: [] };
   const patches = new Map<string, CropPatch>();
-  for (const { line, crop } of readFile(text, format)) {
+  const rows = readFile(text, format);
+  if (rows.length > MOST_ROWS) throw invalid('file', `tooManyRows:${MOST_ROWS}`);
+  for (const { line, crop } of rows) {
     const id = String(crop.id ?? '');
     const known = catalogue.row(id);
     const whole = said(known, crop, id);

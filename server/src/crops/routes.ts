@@ -4,13 +4,14 @@ import { Catalogue, type CropPatch, rowOf, varietyOf } from '@unity-acre/core/cr
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { z } from 'zod';
+import { heavy } from '../heavy/pool.ts';
 import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import { takeText } from '../http/upload.ts';
+import { takeBytes } from '../http/upload.ts';
 import { plantings } from '../season/entity.ts';
 import { catalogueOf } from './catalogue.ts';
 import { type OwnCropEntity, ownCrops } from './entity.ts';
-import { readCrops, writeCrops } from './file.ts';
+import { writeCrops } from './file.ts';
 import { seedLotRoutes } from './seedLots.ts';
 
 /** The largest file of crops taken, bytes: the whole catalogue is a tenth of it. */
@@ -27,6 +28,15 @@ function check(cropId: string, patch: CropPatch): void {
     const errors = fieldErrors(error).map((one) => ({ ...one, field: `patch.${one.field}` }));
     throw new Refusal('invalid', { errors });
   }
+}
+
+/** A garden's own words on crops: the catalogue is made anew with all of them whenever one changes. */
+const MOST_OWN_CROPS = 500;
+
+/** @throws Refusal where a garden has more crops of its own than it can work with */
+async function keepsFew(manager: EntityManager, gardenId: string): Promise<void> {
+  if ((await manager.countBy(ownCrops, { gardenId })) > MOST_OWN_CROPS)
+    throw invalid('file', `tooManyRows:${MOST_OWN_CROPS}`);
 }
 
 /** Refuses a change after which something planted would no longer be in the catalogue. */
@@ -57,6 +67,7 @@ const catalogueRoutes: Pick<
       const same = await writing.manager.findOneBy(ownCrops, { gardenId, cropId: body.cropId });
       if (same && same.id !== params.id) throw invalid('cropId', 'cropTwice');
       const row = await writing.put(ownCrops, params.id, body, ifMatch);
+      await keepsFew(writing.manager, gardenId);
       await keepsPlantings(writing.manager, gardenId);
       return ownCropView(row);
     }),
@@ -77,16 +88,25 @@ const catalogueRoutes: Pick<
   },
 
   importCrops: prepared(
-    ({ request }) => takeText(request, CROP_FILE_BYTES, () => new Refusal('tooLarge')),
-    async ({ params, query, change, store }, text) => {
-      const known = await catalogueOf(store.manager, params.gardenId);
-      const { report, patches } = readCrops(known, text, query.format);
+    async ({ request, store, params: { gardenId }, query: { format } }) => {
+      const text = (await takeBytes(request, CROP_FILE_BYTES, () => new Refusal('tooLarge'))).toString(
+        'utf8',
+      );
+      const own = await store.manager.findBy(ownCrops, { gardenId });
+      return heavy('readCropFile', {
+        own: own.map(({ cropId, patch }) => ({ cropId, patch })),
+        text,
+        format,
+      });
+    },
+    async ({ params, query, change }, { report, patches }) => {
       if (query.check === 'yes' || report.refused.length > 0) return report;
       return change('crops.imported', String(patches.size), async (writing) => {
         for (const [cropId, patch] of patches) {
           const row = await writing.manager.findOneBy(ownCrops, { gardenId: params.gardenId, cropId });
           await writing.put(ownCrops, row?.id ?? newId(), { cropId, patch }, row?.version);
         }
+        await keepsFew(writing.manager, params.gardenId);
         await keepsPlantings(writing.manager, params.gardenId);
         return report;
       });

@@ -1,6 +1,7 @@
 import type { SeedLot } from '@unity-acre/contract/crops';
 import { varietyOf } from '@unity-acre/core/crops';
 import type { Handlers } from '../http/handle.ts';
+import { inOrder } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
 import { catalogueOf } from './catalogue.ts';
 import { type SeedLotEntity, seedLots } from './entity.ts';
@@ -10,7 +11,7 @@ const lotView = ({ gardenId: _, ...row }: SeedLotEntity): SeedLot => row;
 export const seedLotRoutes: Pick<Handlers, 'seedLots' | 'saveSeedLot' | 'removeSeedLot'> = {
   seedLots: async ({ store, params }) => {
     const rows = await store.manager.findBy(seedLots, params);
-    return rows.sort((a, b) => a.cropId.localeCompare(b.cropId) || a.year - b.year).map(lotView);
+    return rows.sort((a, b) => inOrder(a.cropId, b.cropId) || a.year - b.year).map(lotView);
   },
 
   saveSeedLot: async ({ store, params, body, ifMatch, change }) => {

@@ -3,11 +3,13 @@ import type { RouteName } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import { type EntityManager, type EntitySchema, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
+import { Breather } from '../heavy/breather.ts';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
 import { listeners } from './listeners.ts';
 import { parkNames } from './names.ts';
 import type { GardenRow } from './rows.ts';
+import { touch } from './stamps.ts';
 import type { Database, Store } from './store.ts';
 import { violationOf } from './violations.ts';
 
@@ -31,6 +33,7 @@ export class Writing {
   readonly rows: RowChange[] = [];
   readonly changeId = newId();
   #isKept = false;
+  readonly #breather = new Breather();
 
   constructor(
     readonly manager: EntityManager,
@@ -146,6 +149,8 @@ export class Writing {
       const { affected } = await this.manager.update(entity, asRead as never, after as never);
       if (affected !== 1) throw new Refusal('stale', { current: await this.#find(entity, before.id) });
     } else await this.manager.insert(entity, after as never);
+    // A change of very many rows lets others have their turn at what is not the database.
+    await this.#breather.rest();
     this.rows.push({ entity: entity.options.name, before, after });
     return after;
   }
@@ -172,9 +177,15 @@ export async function record<T>(
     verb: deed.verb,
     what: deed.what,
     rows: writing.rows,
+    entities: [...new Set(writing.rows.map(({ entity }) => entity))].join(),
     undoneById: null,
   };
   await manager.insert(changes, row);
+  await touch(
+    manager,
+    deed.gardenId,
+    writing.rows.map(({ entity }) => entity),
+  );
   return { result, changeId: row.id };
 }
 

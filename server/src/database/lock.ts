@@ -73,6 +73,7 @@ export function lockFolder(dataDir: string): Lock {
   }
   return {
     release() {
+      if (!held.open) return;
       rmSync(join(dataDir, IDENTITY), { force: true });
       held.exec('ROLLBACK');
       held.close();

@@ -5,16 +5,28 @@
 export class Remembered<Value> {
   readonly #kept = new Map<string, { stamp: string; value: Value }>();
 
-  /** @param gardens how many gardens are kept; the longest unasked goes first */
-  constructor(private readonly gardens = 200) {}
+  /** @param most how many are kept; the longest unasked goes first */
+  constructor(private readonly most = 200) {}
 
-  async of(gardenId: string, stamp: string, reckon: () => Promise<Value> | Value): Promise<Value> {
-    const known = this.#kept.get(gardenId);
+  async of(key: string, stamp: string, reckon: () => Promise<Value> | Value): Promise<Value> {
+    const known = this.#kept.get(key);
     const value = known?.stamp === stamp ? known.value : await reckon();
-    this.#kept.delete(gardenId);
-    this.#kept.set(gardenId, { stamp, value });
+    this.#kept.delete(key);
+    this.#kept.set(key, { stamp, value });
     const oldest = this.#kept.keys().next().value;
-    if (this.#kept.size > this.gardens && oldest !== undefined) this.#kept.delete(oldest);
+    if (this.#kept.size > this.most && oldest !== undefined) this.#kept.delete(oldest);
     return value;
   }
+}
+
+let given = 0;
+const identities = new WeakMap<object, number>();
+
+/** A number that tells one object from every other, for stamps of what is itself kept. */
+export function identityOf(object: object): number {
+  const known = identities.get(object);
+  if (known !== undefined) return known;
+  given += 1;
+  identities.set(object, given);
+  return given;
 }

@@ -52,6 +52,23 @@ describe('the database', () => {
     await store.close();
   });
 
+  it('has an index for every foreign key', async () => {
+    const store = await openStore(folder);
+    const ask = (sql: string) => store.manager.query(sql) as Promise<Record<string, string | number>[]>;
+    const without: string[] = [];
+    for (const { name } of await ask("SELECT name FROM sqlite_master WHERE type = 'table'")) {
+      const firsts = new Set<unknown>();
+      for (const index of await ask(`PRAGMA index_list("${name}")`))
+        firsts.add((await ask(`PRAGMA index_info("${index.name}")`))[0]!.name);
+      for (const column of await ask(`PRAGMA table_info("${name}")`))
+        if (column.pk === 1) firsts.add(column.name);
+      for (const { from } of await ask(`PRAGMA foreign_key_list("${name}")`))
+        if (!firsts.has(from)) without.push(`${name}.${from}`);
+    }
+    expect(without).toEqual([]);
+    await store.close();
+  });
+
   it('can be opened again', async () => {
     await (await openStore(folder)).close();
     await (await openStore(folder)).close();

@@ -27,6 +27,8 @@ import {
   workDone,
 } from '../work/entity.ts';
 
+import { stamps } from './rooms.ts';
+
 /** Every table, by the name of its entity schema. */
 export const tables = {
   gardens,
@@ -61,4 +63,5 @@ export const tables = {
   calendarAddresses,
   entries,
   changes,
+  stamps,
 };

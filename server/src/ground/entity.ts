@@ -41,6 +41,7 @@ export const tenures = new EntitySchema<TenureEntity>({
   indices: [
     { name: 'tenure_season', columns: ['bedId', 'year'], unique: true },
     { name: 'tenure_garden', columns: ['gardenId', 'year'] },
+    { name: 'tenure_person', columns: ['personId'] },
   ],
 });
 
@@ -66,7 +67,10 @@ export const underlays = new EntitySchema<UnderlayEntity>({
     angle: real(),
     strength: real(),
   },
-  indices: [{ name: 'underlay_garden', columns: ['gardenId'] }],
+  indices: [
+    { name: 'underlay_garden', columns: ['gardenId'] },
+    { name: 'underlay_picture', columns: ['pictureId'] },
+  ],
 });
 
 export interface PictureEntity {

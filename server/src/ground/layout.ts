@@ -1,12 +1,12 @@
 import { GEO_FILE_BYTES, type LayoutInput } from '@unity-acre/contract/ground';
-import { type DrawnThing, fromGeoJson, toGeoJson } from '@unity-acre/core/ground';
+import { type DrawnThing, toGeoJson } from '@unity-acre/core/ground';
 import { rollup } from 'd3-array';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../database/change.ts';
-import { isTooDeep } from '../http/depth.ts';
+import { heavy } from '../heavy/pool.ts';
 import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
-import { takeText } from '../http/upload.ts';
+import { takeBytes } from '../http/upload.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
 import { gardenView } from '../place/index.ts';
 import { type BedEntity, beds, type LandmarkEntity, landmarks } from './entity.ts';
@@ -127,23 +127,15 @@ export const layoutRoutes: LayoutRoutes = {
   },
 
   importGround: prepared(
-    async ({ request }) => {
-      const text = await takeText(request, GEO_FILE_BYTES, () =>
+    async ({ request, query, member: { garden } }) => {
+      const bytes = await takeBytes(request, GEO_FILE_BYTES, () =>
         invalid('file', `fileTooLarge:${GEO_FILE_BYTES / 1_000_000}`),
       );
-      if (isTooDeep(text)) throw invalid('file', 'geoNotFeatures');
-      return text;
+      return heavy('readGround', { bytes, origin: originOf(garden), dry: query.dry === 'yes' });
     },
-    async ({ member: { garden }, query, change }, text) => {
-      const { things, notes } = fromGeoJson(text, originOf(garden));
-      const fatal = notes.find(({ feature }) => feature === 0);
-      if (fatal) throw invalid('file', fatal.problem === 'notJson' ? 'geoNotJson' : 'geoNotFeatures');
-      const counts = {
-        beds: things.filter(({ what }) => what === 'bed').length,
-        landmarks: things.filter(({ what }) => what === 'landmark').length,
-        notes,
-      };
-      if (query.dry === 'yes' || things.length === 0) return { ...counts, saved: false };
+    async ({ member: { garden }, query, change }, { things: drawn, ...counts }) => {
+      if (query.dry === 'yes' || counts.beds + counts.landmarks === 0) return { ...counts, saved: false };
+      const things = JSON.parse(drawn) as DrawnThing[];
       await change('layout.imported', '', async (writing) => {
         const known = await writing.manager.findBy(beds, { gardenId: garden.id });
         await write(writing, garden.id, layoutOf(things, known));

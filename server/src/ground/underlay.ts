@@ -2,7 +2,7 @@ import { PICTURE_BYTES, type pictureKinds } from '@unity-acre/contract/ground';
 import { v7 as newId } from 'uuid';
 import { type Handlers, prepared } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
-import { takeStream } from '../http/upload.ts';
+import { takeBytes } from '../http/upload.ts';
 import { pictures, underlays } from './entity.ts';
 import { underlayView } from './views.ts';
 
@@ -26,10 +26,8 @@ export const underlayRoutes: UnderlayRoutes = {
 
   addPicture: prepared(
     async ({ request }) => {
-      const chunks: Buffer[] = [];
       const tooLarge = () => invalid('file', `fileTooLarge:${PICTURE_BYTES / 1_000_000}`);
-      for await (const chunk of takeStream(request, PICTURE_BYTES, tooLarge)) chunks.push(chunk);
-      const content = Buffer.concat(chunks);
+      const content = await takeBytes(request, PICTURE_BYTES, tooLarge);
       const kind = kindOf(content);
       if (!kind) throw invalid('file', 'notAPicture');
       return { kind, content: content.toString('base64') };

@@ -3,6 +3,8 @@ import { group } from 'd3-array';
 import type { EntityManager } from 'typeorm';
 import type { PersonEntity } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
+import { Breather } from '../heavy/breather.ts';
+import { byName } from '../http/order.ts';
 import { beds, type LandmarkEntity, type TenureEntity, tenures, type UnderlayEntity } from './entity.ts';
 
 export const landmarkView = ({ gardenId: _, ...row }: LandmarkEntity): Landmark => row;
@@ -13,7 +15,9 @@ export async function bedViews(manager: EntityManager, reader: PersonEntity, onl
   const { gardenId } = reader;
   const rows = await manager.findBy(beds, only ? { gardenId, id: only } : { gardenId });
   const held = await manager.findBy(tenures, only ? { gardenId, bedId: only } : { gardenId });
+  const breather = new Breather();
   const names = await Names.for(manager, reader);
+  await breather.rest();
   const byBed = group(held, (row) => row.bedId);
   const tenureView = ({ gardenId: _, bedId: __, ...row }: TenureEntity) => ({
     ...row,
@@ -24,5 +28,5 @@ export async function bedViews(manager: EntityManager, reader: PersonEntity, onl
       ...bed,
       tenures: (byBed.get(bed.id) ?? []).sort((a, b) => b.year - a.year).map(tenureView),
     }))
-    .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }));
+    .sort((a, b) => byName(a.name, b.name));
 }

@@ -3,15 +3,33 @@ import { Between } from 'typeorm';
 import type { Handlers } from '../http/handle.ts';
 import { entries } from '../log/entity.ts';
 
+interface Sum {
+  cropId: string | null;
+  destination: string | null;
+  grams: number | null;
+  unweighed: number;
+}
+
 export const harvestRoutes: Pick<Handlers, 'harvestTotals'> = {
   harvestTotals: async ({ store, params, query: { year } }) => {
-    const pickings = await store.manager.find(entries, {
-      where: { gardenId: params.gardenId, kind: 'harvest', on: Between(`${year}-01-01`, `${year}-12-31`) },
-      select: { cropId: true, destination: true, grams: true },
-    });
+    // The database adds up: the pickings of a year are many, and the sums few.
+    const sums = await store.manager
+      .createQueryBuilder(entries, 'entry')
+      .select('entry.cropId', 'cropId')
+      .addSelect('entry.destination', 'destination')
+      .addSelect('SUM(entry.grams)', 'grams')
+      .addSelect('COUNT(*) - COUNT(entry.grams)', 'unweighed')
+      .where({
+        gardenId: params.gardenId,
+        kind: 'harvest',
+        on: Between(`${year}-01-01`, `${year}-12-31`),
+      })
+      .groupBy('entry.cropId')
+      .addGroupBy('entry.destination')
+      .getRawMany<Sum>();
     return {
-      byCrop: totalsBy(pickings, (picking) => picking.cropId ?? ''),
-      byDestination: totalsBy(pickings, (picking) => picking.destination ?? 'household'),
+      byCrop: totalsBy(sums, (sum) => sum.cropId ?? ''),
+      byDestination: totalsBy(sums, (sum) => sum.destination ?? 'household'),
     };
   },
 };

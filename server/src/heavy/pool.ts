@@ -1,6 +1,7 @@
 import { availableParallelism } from 'node:os';
 import { Piscina } from 'piscina';
-import type { HeavyTasks } from './heavy.worker.ts';
+import { Refusal } from '../http/refusal.ts';
+import type { HeavyTasks, Told } from './heavy.worker.ts';
 
 const isSource = import.meta.url.endsWith('.ts');
 
@@ -23,19 +24,14 @@ type TaskName = keyof HeavyTasks;
 
 /**
  * Does one of the heavy tasks on a thread of its own.
- * @throws what the task throws, as a plain Error with its message
+ * @throws Refusal where the task refuses; anything else it throws as a plain Error with its message
  */
-export function heavy<Name extends TaskName>(
+export async function heavy<Name extends TaskName>(
   name: Name,
   data: Parameters<HeavyTasks[Name]>[0],
 ): Promise<Awaited<ReturnType<HeavyTasks[Name]>>> {
   pool ??= opened();
-  return pool.run({ name, data });
-}
-
-/** Ends all threads, so that the program can stop. */
-export async function closePool(): Promise<void> {
-  const closing = pool;
-  pool = undefined;
-  await closing?.destroy();
+  const told: Told<Awaited<ReturnType<HeavyTasks[Name]>>> = await pool.run({ name, data });
+  if (told.kind === 'refused') throw new Refusal(told.problem.code, told.problem);
+  return told.value;
 }

@@ -18,6 +18,7 @@ import { type IfMatch, record, type Writing } from '../database/change.ts';
 import { listeners } from '../database/listeners.ts';
 import type { Clock, Database, Store } from '../database/store.ts';
 import type { GardenEntity } from '../place/entity.ts';
+import { Answered } from './answered.ts';
 import { Refusal } from './refusal.ts';
 import type { WriteAllowance } from './tries.ts';
 
@@ -50,6 +51,8 @@ export interface Handler<Name extends RouteName, Prepared = unknown> {
   (call: Call<Name>, prepared: Prepared): Promise<AnswerOf<Name>>;
   /** what takes long and needs no rows that hold still: done before the transaction begins */
   prepare?(call: Call<Name>): Promise<Prepared>;
+  /** what is worked out from what was read, once others may write again: on a thread, or for long */
+  finish?(gathered: never): Promise<unknown>;
   /** how it meets those who write: as its method says where it does not say itself */
   mode?: 'reads' | 'apart';
 }
@@ -66,6 +69,12 @@ export const prepared = <Name extends RouteName, Prepared>(
 export const writingNothing = <Name extends RouteName>(
   handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,
 ): Handler<Name> => Object.assign(handle, { mode: 'reads' as const });
+
+/** A handler of a GET that gathers rows while nobody writes, and then works something out of them while everybody may. */
+export const workedOut = <Name extends RouteName, Gathered>(
+  gather: (call: Call<Name>) => Promise<Gathered>,
+  finish: (gathered: Gathered) => Promise<AnswerOf<Name>>,
+): Handler<Name> => Object.assign(gather as never, { finish }) as Handler<Name>;
 
 /** A handler that holds nobody up and waits for nobody, since it asks for a turn itself or lasts long. */
 export const apart = <Name extends RouteName>(
@@ -91,7 +100,12 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
     app[method](route.path, async (request, response) => {
       const value = await answerTo({ name, route, handler, binding, request, response });
       if (response.headersSent) return;
-      if (binding.checkAnswers) checkAnswer(name, route, value);
+      if (binding.checkAnswers)
+        checkAnswer(name, route, value instanceof Answered ? JSON.parse(value.json) : value);
+      if (value instanceof Answered) {
+        response.type('json').send(value.json);
+        return;
+      }
       if (route.mediaType === 'application/json') response.json(value);
       else response.type(route.mediaType).send(value);
     });
@@ -114,7 +128,8 @@ async function answerTo(asked: Asked): Promise<unknown> {
   const answer = async () => handler((await callOf(asked, store)).call, undefined);
   if (handler.mode === 'apart') return answer();
   if (route.method === 'GET' || handler.mode === 'reads') {
-    const value = await store.read(answer);
+    const gathered = await store.read(answer);
+    const value = handler.finish ? await handler.finish(gathered as never) : gathered;
     if (route.may !== 'anyone') noteSeen(store, request).catch(() => undefined);
     return value;
   }

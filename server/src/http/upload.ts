@@ -5,7 +5,7 @@ import type { Refusal } from './refusal.ts';
  * What a client uploads, piece by piece, up to a size; nothing beyond it is read.
  * @param tooLarge makes the refusal of what is larger
  */
-export function takeStream(request: Request, most: number, tooLarge: () => Refusal): AsyncIterable<Buffer> {
+function takeStream(request: Request, most: number, tooLarge: () => Refusal): AsyncIterable<Buffer> {
   const refuse = (): Refusal => {
     // The rest of the upload is let fall unread, and the connection with it.
     request.res?.setHeader('connection', 'close');
@@ -23,9 +23,9 @@ export function takeStream(request: Request, most: number, tooLarge: () => Refus
   })();
 }
 
-/** What a client uploads as text. */
-export async function takeText(request: Request, most: number, tooLarge: () => Refusal): Promise<string> {
+/** What a client uploads, whole. */
+export async function takeBytes(request: Request, most: number, tooLarge: () => Refusal): Promise<Buffer> {
   const chunks: Buffer[] = [];
   for await (const chunk of takeStream(request, most, tooLarge)) chunks.push(chunk);
-  return Buffer.concat(chunks).toString('utf8');
+  return Buffer.concat(chunks);
 }

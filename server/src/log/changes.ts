@@ -8,23 +8,39 @@ import { BY_THE_CLOCK, type ChangeEntity, changes } from './entity.ts';
 import { pageOf } from './page.ts';
 import { checkUndo, looksUndoable } from './undoing.ts';
 
+/** A change without its rows, which may be thousands. */
+type Listed = Omit<ChangeEntity, 'rows'>;
+const listed = {
+  id: true,
+  gardenId: true,
+  at: true,
+  personId: true,
+  route: true,
+  verb: true,
+  what: true,
+  entities: true,
+  undoneById: true,
+} as const;
+
 /** Changes that name somebody. */
-const namesSomebody = ({ verb, rows }: ChangeEntity): boolean =>
+const namesSomebody = ({ verb, entities }: Listed): boolean =>
   ['person', 'plotApplication', 'rollCall', 'hours'].includes(verb.split('.')[0]!) ||
-  rows.some(({ entity }) => entity === people.options.name);
+  entities === null ||
+  entities.split(',').includes(people.options.name);
 
 export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
   changes: async ({ store, params, query, member }) => {
     const found = await store.manager.find(changes, {
       where: { gardenId: params.gardenId, ...(query.after ? { id: LessThan(query.after) } : {}) },
       order: { id: 'DESC' },
+      select: listed,
       take: query.limit + 1,
     });
     const { rows, next } = pageOf(found, query.limit, (row) => row.id);
     const names = await Names.for(store.manager, member.person);
     const readable = new Set(names.readable().map(({ id }) => names.of(id)));
     // A name that somebody had before, or who is gone, is for coordinators alone; an undone change says the name once more.
-    const mayBeNamed = (row: ChangeEntity) =>
+    const mayBeNamed = (row: Listed) =>
       readable.has(row.what) ||
       (!names.hides(row.what) && (member.person.role === 'coordinator' || !namesSomebody(row)));
     return {

@@ -40,6 +40,8 @@ export interface ChangeEntity {
   verb: string;
   what: string;
   rows: RowChange[];
+  /** the tables of its rows; null for what was done before that was kept */
+  entities: string | null;
   undoneById: string | null;
 }
 
@@ -66,6 +68,11 @@ export const entries = new EntitySchema<EntryEntity>({
     { name: 'entry_kind', columns: ['gardenId', 'kind', 'on', 'id'] },
     { name: 'entry_planting', columns: ['plantingId'] },
     { name: 'entry_bed', columns: ['bedId'] },
+    { name: 'entry_person', columns: ['personId'] },
+    {
+      name: 'entry_sums',
+      columns: ['gardenId', 'kind', 'on', 'cropId', 'destination', 'grams'],
+    },
   ],
 });
 
@@ -81,6 +88,7 @@ export const changes = new EntitySchema<ChangeEntity>({
     verb: text(),
     what: text(),
     rows: json(),
+    entities: maybe(text()),
     undoneById: maybe(text()),
   },
   indices: [{ name: 'change_garden', columns: ['gardenId', 'id'] }],

@@ -65,9 +65,8 @@ const checks: Partial<Record<RouteName, Check>> = {
  * Whether somebody may undo a change as far as the change itself tells: their own, or anybody's for a coordinator, and only in a
  * role in which they could do the same today.
  */
-export function looksUndoable(change: ChangeEntity, { person }: Member): boolean {
-  if (change.undoneById !== null || change.personId === BY_THE_CLOCK || change.rows.length === 0)
-    return false;
+export function looksUndoable(change: Omit<ChangeEntity, 'rows'>, { person }: Member): boolean {
+  if (change.undoneById !== null || change.personId === BY_THE_CLOCK || change.entities === '') return false;
   if (change.personId !== person.id && person.role !== 'coordinator') return false;
   // Of what was done before routes were kept nobody knows what it asks for.
   if (change.route === null) return person.role === 'coordinator';

@@ -1,5 +1,6 @@
 import { addDays } from '@unity-acre/core/calendar';
 import { stationForecast, stationWeather } from '@unity-acre/core/place';
+import { touch } from '../database/stamps.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { climateOf } from './climate.ts';
@@ -66,6 +67,7 @@ export const placeRoutes: PlaceRoutes = {
   setClock: async ({ member: { garden }, body, store }) => {
     if (garden.setToday === null) throw invalid('today', 'clockRuns');
     await store.manager.update(gardens, { id: garden.id }, { setToday: body.today });
+    await touch(store.manager, garden.id, [gardens.options.name]);
     return gardenView(store.manager, { ...garden, setToday: body.today }, store.clock);
   },
 };

@@ -1,13 +1,15 @@
 import type { Proposal } from '@unity-acre/contract/season';
-import { consistency, findingKey, remediesFor, rollOver } from '@unity-acre/core/season';
 import { catalogueOf } from '../crops/index.ts';
+import { jsonInPieces } from '../heavy/jsonInPieces.ts';
+import { heavy } from '../heavy/pool.ts';
 import { type Handlers, writingNothing } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { standing } from '../http/standing.ts';
 import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
 import { plantings, wishes } from './entity.ts';
-import { receivedPlan } from './placementTask.ts';
 import { type Looking, plantingIdOf, proposals } from './proposals.ts';
+import { SEASON_ROOMS } from './reckoned.ts';
 import { yearPlanOf } from './yearPlan.ts';
 
 function proposalView(looking: Looking): Proposal {
@@ -61,42 +63,33 @@ type PlanRoutes = Pick<
 >;
 
 export const planRoutes: PlanRoutes = {
-  consistency: async ({ store, member: { garden }, query }) => {
-    const today = todayIn(garden, store.clock);
-    return consistency(receivedPlan(await yearPlanOf(store.manager, garden, query.year, today)));
-  },
+  consistency: standing(
+    'consistency',
+    SEASON_ROOMS,
+    ({ store, member: { garden }, query }) =>
+      yearPlanOf(store.manager, garden, query.year, todayIn(garden, store.clock)),
+    async (plan) => heavy('judgeSeason', await jsonInPieces(plan)),
+  ),
 
-  remedies: async ({ store, member: { garden }, query }) => {
-    const today = todayIn(garden, store.clock);
-    const plan = receivedPlan(await yearPlanOf(store.manager, garden, query.year, today));
-    const finding = consistency(plan).find((one) => findingKey(one) === query.key);
-    return finding ? remediesFor(plan, finding) : [];
-  },
+  remedies: standing(
+    'remedies',
+    SEASON_ROOMS,
+    async ({ store, member: { garden }, query: { year, key } }) => ({
+      plan: await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)),
+      key,
+    }),
+    async ({ plan, key }) => heavy('remediesOf', { json: await jsonInPieces(plan), key }),
+  ),
 
-  rollOver: async ({ store, member: { garden }, query: { year, by } }) => {
-    const plan = receivedPlan(await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)));
-    return rollOver(plan, by).map(({ planting, bedId, width, length, tooSoon }) => ({
-      fromId: planting.id,
-      tooSoon,
-      planting: {
-        cropId: planting.crop.id,
-        varietyId: planting.variety.id,
-        bedId,
-        year: year + 1,
-        turn: planting.turn,
-        method: planting.method,
-        pattern: planting.pattern,
-        width,
-        length,
-        startOn: null,
-        afterId: null,
-        afterDays: null,
-        betweenId: null,
-        pinned: false,
-        note: '',
-      },
-    }));
-  },
+  rollOver: standing(
+    'rollOver',
+    SEASON_ROOMS,
+    async ({ store, member: { garden }, query: { year, by } }) => ({
+      plan: await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)),
+      by,
+    }),
+    async ({ plan, by }) => heavy('rollSeason', { json: await jsonInPieces(plan), by }),
+  ),
 
   propose: writingNothing(async ({ store, member: { garden }, body }) => {
     const { manager } = store;

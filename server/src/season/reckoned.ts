@@ -15,13 +15,23 @@ import {
   stageOf,
   startOf,
 } from '@unity-acre/core/season';
-import { type EntityManager, In, LessThan } from 'typeorm';
+import { type EntityManager, In, LessThan, Not } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
+import { findInPieces } from '../database/pieces.ts';
+import { identityOf, Remembered } from '../database/remember.ts';
 import { type BedEntity, beds } from '../ground/entity.ts';
+import { Breather } from '../heavy/breather.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
+
+/** The rooms whose rows a season's dates rest on. */
+export const SEASON_ROOMS = ['place', 'crops', 'ground', 'season', 'log'] as const;
+
+/** Plantings kept with what was worked out of them; the longest unasked go first. */
+const KEPT_PLANTINGS = 20_000;
+const kept = new Remembered<Reckoned | null>(KEPT_PLANTINGS);
 
 /** A planting with everything the core reckons of it. */
 export interface Reckoned {
@@ -48,6 +58,9 @@ export function planOf(
   return { crop, variety, method, turn, year, startOn, after };
 }
 
+/** Plantings whose entries are asked for with one statement. */
+const ASKED_AT_ONCE = 200;
+
 interface Logged {
   kind: EntryKind;
   on: Day;
@@ -60,14 +73,25 @@ async function loggedOf(
 ): Promise<Map<string, Logged[]>> {
   const logged = new Map<string, Logged[]>();
   if (rows.length === 0) return logged;
-  const found = await manager.find(entries, {
-    where: { plantingId: In(rows.map((row) => row.id)) },
-    select: { plantingId: true, kind: true, on: true },
-  });
-  for (const { plantingId, kind, on } of found) {
-    const known = logged.get(plantingId!);
-    if (known) known.push({ kind, on });
-    else logged.set(plantingId!, [{ kind, on }]);
+  const breather = new Breather();
+  for (let i = 0; i < rows.length; i += ASKED_AT_ONCE) {
+    const ids = rows.slice(i, i + ASKED_AT_ONCE).map((row) => row.id);
+    // There are many, of which only three columns are wanted: as plain rows they are read ten times as fast. What was only
+    // observed moves no date.
+    const found = await manager
+      .createQueryBuilder(entries, 'entry')
+      .select('entry.plantingId', 'plantingId')
+      .addSelect('entry.kind', 'kind')
+      .addSelect('entry.on', 'on')
+      .where({ plantingId: In(ids), kind: Not('observation') })
+      .orderBy({ 'entry.on': 'ASC', 'entry.id': 'ASC' })
+      .getRawMany<Logged & { plantingId: string }>();
+    for (const { plantingId, kind, on } of found) {
+      const known = logged.get(plantingId);
+      if (known) known.push({ kind, on });
+      else logged.set(plantingId, [{ kind, on }]);
+    }
+    await breather.rest();
   }
   return logged;
 }
@@ -94,6 +118,7 @@ async function withAwaited(
 class Reckoner {
   readonly #done = new Map<string, Reckoned | null>();
   readonly #beds: Map<string, BedEntity>;
+  private readonly breather = new Breather();
 
   constructor(
     private readonly garden: GardenEntity,
@@ -106,18 +131,34 @@ class Reckoner {
     this.#beds = new Map(grounds.map((bed) => [bed.id, bed]));
   }
 
-  reckon(row: PlantingEntity, season: number): Reckoned | null {
+  /** What this depends on, but for the planting that it waits for: the same stamp means the same dates. */
+  #stampOf(row: PlantingEntity, season: number, after: Stage | null): string {
+    const bed = this.#beds.get(row.bedId);
+    const logged = this.logged.get(row.id) ?? [];
+    return JSON.stringify([
+      [row.version, season, bed?.version, this.garden.version, this.garden.recordId],
+      identityOf(this.catalogue),
+      after,
+      logged.map(({ kind, on }) => `${kind} ${on}`),
+    ]);
+  }
+
+  async reckon(row: PlantingEntity, season: number): Promise<Reckoned | null> {
     const known = this.#done.get(row.id);
     if (known !== undefined) return known;
     // A planting that waits for itself in a round waits for nothing.
     this.#done.set(row.id, null);
-    const reckoned = this.#reckon(row, season);
+    const after = await this.#stageFor(row, season);
+    const reckoned = await kept.of(`${row.id} ${season}`, this.#stampOf(row, season, after), async () => {
+      await this.breather.rest();
+      return this.#reckon(row, season, after);
+    });
     this.#done.set(row.id, reckoned);
     return reckoned;
   }
 
-  #reckon(row: PlantingEntity, season: number): Reckoned | null {
-    const plan = planOf(this.catalogue, row, this.#stageFor(row, season));
+  #reckon(row: PlantingEntity, season: number, after: Stage | null): Reckoned | null {
+    const plan = planOf(this.catalogue, row, after);
     if (!plan) return null;
     const { rules, offsetC } = this.garden;
     const bed = this.#beds.get(row.bedId);
@@ -139,10 +180,10 @@ class Reckoner {
     };
   }
 
-  #stageFor({ afterId, afterDays }: PlantingEntity, season: number): Stage | null {
+  async #stageFor({ afterId, afterDays }: PlantingEntity, season: number): Promise<Stage | null> {
     const awaited = afterId && this.rows.get(afterId);
     if (!awaited || afterDays === null) return null;
-    const reckoned = this.reckon(awaited, season);
+    const reckoned = await this.reckon(awaited, season);
     if (!reckoned) return null;
     const seen = (this.logged.get(awaited.id) ?? [])
       .filter(({ kind }) => kind === 'stage')
@@ -165,11 +206,19 @@ export async function reckon(
   if (rows.length === 0) return [];
   const catalogue = await catalogueOf(manager, garden.id);
   const climate = await climateOf(manager, garden);
+  const breather = new Breather();
   const all = await withAwaited(manager, garden.id, rows);
+  await breather.rest();
   const grounds = await manager.findBy(beds, { gardenId: garden.id });
+  await breather.rest();
   const logged = await loggedOf(manager, [...all.values()]);
   const reckoner = new Reckoner(garden, catalogue, climate, all, logged, grounds);
-  return rows.flatMap((row) => reckoner.reckon(row, season ?? row.year) ?? []);
+  const reckoned: Reckoned[] = [];
+  for (const row of rows) {
+    const one = await reckoner.reckon(row, season ?? row.year);
+    if (one) reckoned.push(one);
+  }
+  return reckoned;
 }
 
 /** The plantings of a season: those of its year, those the winter before brought into it, and what stands for years. */
@@ -179,12 +228,12 @@ export async function reckonYear(
   year: number,
 ): Promise<Reckoned[]> {
   const gardenId = garden.id;
-  const ofYear = await manager.find(plantings, {
-    where: [
-      { gardenId, year },
-      { gardenId, year: year - 1, turn: 'overwinter' },
-    ],
-  });
+  const breather = new Breather();
+  const ofYear = [
+    ...(await findInPieces(manager, plantings, { gardenId, year })),
+    ...(await findInPieces(manager, plantings, { gardenId, year: year - 1, turn: 'overwinter' })),
+  ];
+  await breather.rest();
   return reckon(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], year);
 }
 
@@ -227,4 +276,15 @@ export function plantingView(reckoned: Reckoned): Planting {
     moved: moves(reckoned.planned, reckoned.steps),
     overdueAfter: overdueAfter(reckoned),
   };
+}
+
+/** The same of a whole season, with turns for others in between. */
+export async function plantingViews(all: readonly Reckoned[]): Promise<Planting[]> {
+  const breather = new Breather();
+  const views: Planting[] = [];
+  for (const one of all) {
+    views.push(plantingView(one));
+    await breather.rest();
+  }
+  return views;
 }

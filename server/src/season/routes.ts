@@ -7,12 +7,13 @@ import type { Writing } from '../database/change.ts';
 import { beds } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { standing } from '../http/standing.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
 import { planRoutes } from './planRoutes.ts';
-import { planOf, plantingView, reckon, reckonYear } from './reckoned.ts';
+import { planOf, plantingView, plantingViews, reckon, reckonYear, SEASON_ROOMS } from './reckoned.ts';
 import { wishRoutes } from './wishes.ts';
 
 /** Refuses what the catalogue, the bed, the season or the garden's rules do not allow, naming the field. */
@@ -99,8 +100,12 @@ const cropName = async (manager: EntityManager, gardenId: string, id: string): P
   (await catalogueOf(manager, gardenId)).crop(id)?.name.en ?? id;
 
 const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> = {
-  plantings: async ({ store, member, query }) =>
-    (await reckonYear(store.manager, member.garden, query.year)).map(plantingView),
+  plantings: standing(
+    'plantings',
+    SEASON_ROOMS,
+    ({ store, member, query }) => reckonYear(store.manager, member.garden, query.year),
+    plantingViews,
+  ),
 
   savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
     change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {

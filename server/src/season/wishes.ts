@@ -3,6 +3,7 @@ import { varietyOf } from '@unity-acre/core/crops';
 import type { EntityManager } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
 import type { Handlers } from '../http/handle.ts';
+import { inOrder } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
 import { type WishEntity, wishes } from './entity.ts';
 
@@ -20,7 +21,7 @@ async function check(manager: EntityManager, gardenId: string, wish: WishInput):
 export const wishRoutes: Pick<Handlers, 'wishes' | 'saveWish' | 'removeWish'> = {
   wishes: async ({ store, params: { gardenId }, query: { year } }) => {
     const rows = await store.manager.findBy(wishes, { gardenId, year });
-    return rows.sort((a, b) => a.id.localeCompare(b.id)).map(wishView);
+    return rows.sort((a, b) => inOrder(a.id, b.id)).map(wishView);
   },
 
   saveWish: async ({ store, params, body, ifMatch, change }) => {

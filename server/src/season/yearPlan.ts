@@ -13,6 +13,8 @@ import { Between, type EntityManager } from 'typeorm';
 import { ownCrops } from '../crops/entity.ts';
 import { Remembered } from '../database/remember.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
+import { Breather } from '../heavy/breather.ts';
+import { byName } from '../http/order.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { plantings } from './entity.ts';
@@ -21,7 +23,6 @@ import { type Reckoned, reckonYear } from './reckoned.ts';
 
 const suns = new Remembered<Map<string, number>>();
 
-/** Hours of sun of every bed in the growing season, by what stands on the ground for good. */
 /** Hours of sun on a day of the growing season, by bed. */
 export async function sunOf(manager: EntityManager, garden: GardenEntity): Promise<Map<string, number>> {
   const gardenId = garden.id;
@@ -69,13 +70,23 @@ export async function yearPlanOf(
   const held = await manager.findBy(tenures, { gardenId, year: Between(year - 1, year) });
   // Who has not said how a bed is held this year holds it as the year before.
   const tenureOf = new Map(held.sort((a, b) => a.year - b.year).map(({ bedId, kind }) => [bedId, kind]));
-  const before = await manager.findBy(plantings, {
-    gardenId,
-    year: Between(year - ROTATION_YEARS, year - 1),
-  });
+  const breather = new Breather();
+  const before: { id: string; bedId: string; cropId: string; year: number }[] = await manager
+    .createQueryBuilder(plantings, 'planting')
+    .select('planting.id', 'id')
+    .addSelect('planting.bedId', 'bedId')
+    .addSelect('planting.cropId', 'cropId')
+    .addSelect('planting.year', 'year')
+    .where({ gardenId, year: Between(year - ROTATION_YEARS, year - 1) })
+    .orderBy('planting.id')
+    .getRawMany();
+  await breather.rest();
   const { latitude, ground, rules, offsetC } = garden;
   const now = await reckonYear(manager, garden, year);
+  await breather.rest();
   const after = await reckonYear(manager, garden, year + 1);
+  await breather.rest();
+  const here = new Set(now.map(({ row }) => row.id));
   const perennial = new Set(now.filter(({ season }) => season !== null).map(({ row }) => row.id));
   return {
     year,
@@ -84,7 +95,7 @@ export async function yearPlanOf(
     gardenOffsetC: offsetC,
     beds: (await manager.findBy(beds, { gardenId }))
       .filter((bed) => groundArea(bed) > 0)
-      .sort((a, b) => a.name.localeCompare(b.name, undefined, { numeric: true }))
+      .sort((a, b) => byName(a.name, b.name))
       .map(({ note: _, kind: __, gardenId: ___, version: ____, ...bed }) => ({
         ...bed,
         tenure: tenureOf.get(bed.id) ?? null,
@@ -94,7 +105,7 @@ export async function yearPlanOf(
     after: after.filter(({ row }) => !perennial.has(row.id) && row.year > year).map(sentPlanting),
     // What was planted the autumn before and stands yet is no earlier crop.
     before: before
-      .filter(({ id }) => !now.some(({ row }) => row.id === id))
+      .filter(({ id }) => !here.has(id))
       .map(({ bedId, cropId, year: grown }) => ({ bedId, cropId, year: grown })),
     latitude,
     north: ground.north,

@@ -93,7 +93,10 @@ export const sessions = new EntitySchema<SessionEntity>({
     why: { ...text(), default: '' },
     movedFrom: maybe(text()),
   },
-  indices: [{ name: 'work_session_day', columns: ['gardenId', 'on'] }],
+  indices: [
+    { name: 'work_session_day', columns: ['gardenId', 'on'] },
+    { name: 'work_session_lead', columns: ['leadId'] },
+  ],
 });
 
 export const tools = new EntitySchema<ToolEntity>({
@@ -124,7 +127,11 @@ export const taskMarks = new EntitySchema<TaskMarkEntity>({
   name: 'task_mark',
   foreignKeys: refersTo('task_mark', { plantingId: 'planting', roundId: 'care_round' }),
   columns: { ...gardenRow(), plantingId: maybe(text()), roundId: maybe(text()), doneOn: maybe(text()) },
-  indices: [{ name: 'task_mark_planting', columns: ['plantingId'] }],
+  indices: [
+    { name: 'task_mark_planting', columns: ['plantingId'] },
+    { name: 'task_mark_round', columns: ['roundId'] },
+    { name: 'task_mark_garden', columns: ['gardenId'] },
+  ],
 });
 
 export const signUps = new EntitySchema<SignUpEntity>({
@@ -144,6 +151,7 @@ export const signUps = new EntitySchema<SignUpEntity>({
   indices: [
     { name: 'sign_up_once', columns: ['sessionId', 'personId'], unique: true },
     { name: 'sign_up_person', columns: ['personId'] },
+    { name: 'sign_up_garden', columns: ['gardenId'] },
   ],
 });
 
@@ -179,7 +187,10 @@ export const givenHours = new EntitySchema<GivenEntity>({
     minutes: whole(),
     what: text(),
   },
-  indices: [{ name: 'given_hours_garden', columns: ['gardenId', 'on'] }],
+  indices: [
+    { name: 'given_hours_garden', columns: ['gardenId', 'on'] },
+    { name: 'given_hours_person', columns: ['personId'] },
+  ],
 });
 
 export const messages = new EntitySchema<MessageEntity>({
@@ -201,7 +212,10 @@ export const messages = new EntitySchema<MessageEntity>({
     about: text(),
     sent: flag(),
   },
-  indices: [{ name: 'message_garden', columns: ['gardenId', 'at'] }],
+  indices: [
+    { name: 'message_garden', columns: ['gardenId', 'at'] },
+    { name: 'message_session', columns: ['sessionId', 'kind'] },
+  ],
 });
 
 export const calendarAddresses = new EntitySchema<CalendarAddressEntity>({

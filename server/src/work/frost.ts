@@ -5,7 +5,9 @@ import { In } from 'typeorm';
 import { people } from '../crew/entity.ts';
 import { Letters } from '../crew/index.ts';
 import { beds } from '../ground/entity.ts';
+import { Breather } from '../heavy/breather.ts';
 import type { Handlers } from '../http/handle.ts';
+import { byName } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
 import { climateOf, todayIn } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
@@ -17,14 +19,17 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const { manager } = store;
     const today = todayIn(garden, store.clock);
     const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
+    const breather = new Breather();
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
     const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today));
+    await breather.rest();
     const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
     const grown = crew.filter(
       ({ role, kind, waitingSince, retiredOn }) =>
         role !== 'receiver' && kind === 'adult' && waitingSince === null && retiredOn === null,
     );
+    await breather.rest();
     return {
       nights: forecast.map(({ on, low, give }) => ({ on, low, give })),
       covers: coversFor(
@@ -46,7 +51,7 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
         .sort(
           (a, b) =>
             (a.minutesAway ?? Number.POSITIVE_INFINITY) - (b.minutesAway ?? Number.POSITIVE_INFINITY) ||
-            a.name.localeCompare(b.name),
+            byName(a.name, b.name),
         ),
     };
   },

@@ -5,7 +5,10 @@ import { group } from 'd3-array';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
 import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
+import { findInPieces } from '../database/pieces.ts';
+import { Breather } from '../heavy/breather.ts';
 import type { Handlers } from '../http/handle.ts';
+import { inOrder } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
@@ -25,7 +28,12 @@ async function visitsOf(
       order: { on: 'ASC', from: 'ASC' },
     })
   ).filter(({ on }) => seasonYearOf(garden.latitude, on) === year);
-  const said = group(await manager.findBy(signUps, { gardenId: garden.id }), ({ sessionId }) => sessionId);
+  const breather = new Breather();
+  const said = group(
+    await findInPieces(manager, signUps, { gardenId: garden.id }),
+    ({ sessionId }) => sessionId,
+  );
+  await breather.rest();
   const visits = new Map<string, HoursOf['visits']>();
   for (const session of held) {
     const { coming } = placesOf(said.get(session.id) ?? []);
@@ -51,6 +59,7 @@ async function visitsOf(
       visits.set(personId, own);
     }
   }
+  await breather.rest();
   for (const { id, personId, on, minutes, what, version } of await manager.find(givenHours, {
     where: { gardenId: garden.id, on: LessThanOrEqual(until) },
     order: { on: 'ASC', id: 'ASC' },
@@ -60,7 +69,7 @@ async function visitsOf(
     own.push({ id, title: what, on, minutes, counted: true, given: version });
     visits.set(personId, own);
   }
-  for (const own of visits.values()) own.sort((a, b) => a.on.localeCompare(b.on));
+  for (const own of visits.values()) own.sort((a, b) => inOrder(a.on, b.on));
   return visits;
 }
 

@@ -17,6 +17,7 @@ import { Between, type EntityManager, IsNull } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import { crewRulesOf } from '../crew/index.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
+import { inOrder } from '../http/order.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
@@ -67,7 +68,7 @@ export async function rotaGround(
   const chosen = all.filter(({ on }) => from <= on && on <= until);
   const held = new Set(all.map(({ id }) => id));
   const everybody = (await manager.findBy(signUps, { gardenId, waitingSince: IsNull() })).sort((a, b) =>
-    a.id.localeCompare(b.id),
+    inOrder(a.id, b.id),
   );
   const coming = everybody.filter(({ sessionId }) => held.has(sessionId));
   const crew = await manager.find(people, {

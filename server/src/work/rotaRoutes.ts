@@ -9,6 +9,7 @@ import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import { type Handlers, writingNothing } from '../http/handle.ts';
+import { inOrder } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { changes } from '../log/entity.ts';
 import { todayIn } from '../place/index.ts';
@@ -36,8 +37,8 @@ function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
     own.sort(
       (a, b) =>
         Number(a.after.includes(b.id)) - Number(b.after.includes(a.id)) ||
-        a.latest.localeCompare(b.latest) ||
-        a.id.localeCompare(b.id),
+        inOrder(a.latest, b.latest) ||
+        inOrder(a.id, b.id),
     );
     const coming = (seats.get(session.id) ?? []).map(({ personId }) => persons.get(personId)!);
     const expected = ground.signUps.filter(({ sessionId, comes }) => sessionId === session.id && comes);

@@ -3,6 +3,8 @@ import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
 import type { PersonEntity } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
+import { findInPieces } from '../database/pieces.ts';
+import { Breather } from '../heavy/breather.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
 import { placesOf } from './waiting.ts';
 
@@ -23,8 +25,11 @@ export async function sessionViews(
   viewer: PersonEntity,
 ): Promise<Session[]> {
   const sessionId = In(rows.map((row) => row.id));
-  const said = await manager.findBy(signUps, { sessionId, comes: true });
+  const breather = new Breather();
+  const said = await findInPieces(manager, signUps, { sessionId, comes: true });
+  await breather.rest();
   const names = await Names.for(manager, viewer);
+  await breather.rest();
   const bySession = group(said, (row) => row.sessionId);
   const work = group(
     await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),

@@ -4,12 +4,15 @@ import { dayInSeason } from '@unity-acre/core/place';
 import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../database/store.ts';
+import { Breather } from '../heavy/breather.ts';
 import type { Handlers } from '../http/handle.ts';
+import { inOrder } from '../http/order.ts';
 import { Refusal } from '../http/refusal.ts';
+import { standing } from '../http/standing.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { plantings } from '../season/entity.ts';
-import { overdueAfter, type Reckoned, reckon, reckonYear } from '../season/index.ts';
+import { overdueAfter, type Reckoned, reckon, reckonYear, SEASON_ROOMS } from '../season/index.ts';
 import { sessions, type TaskMarkEntity, taskMarks } from './entity.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
 import { roundTasks } from './rounds.ts';
@@ -60,13 +63,14 @@ export async function taskViews(
   const begun = new Map(turns.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
   const isPast = ({ id, roundId, state, sessionId }: TaskView) =>
     state === 'late' && sessionId === null && begun.get(roundId) !== id;
-  return [
-    ...reckoned.flatMap((one) => {
-      const suspectAfter = overdueAfter(one);
-      return plantingTasks(one).map((task) => viewOf(task, suspectAfter));
-    }),
-    ...turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task)),
-  ].sort((a, b) => a.on.localeCompare(b.on) || a.id.localeCompare(b.id));
+  const breather = new Breather();
+  const views = turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
+  for (const one of reckoned) {
+    const suspectAfter = overdueAfter(one);
+    for (const task of plantingTasks(one)) views.push(viewOf(task, suspectAfter));
+    await breather.rest();
+  }
+  return views.sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id));
 }
 
 /** The turns of rounds in a season. */
@@ -104,14 +108,19 @@ export async function oneTask(
 }
 
 export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
-  tasks: async ({ store, member: { garden }, query }) =>
-    taskViews(
-      store.manager,
-      garden,
-      await reckonYear(store.manager, garden, query.year),
-      await turnsOfYear(store.manager, garden, query.year),
-      todayIn(garden, store.clock),
-    ),
+  tasks: standing(
+    'tasks',
+    [...SEASON_ROOMS, 'work'],
+    async ({ store, member: { garden }, query }) =>
+      taskViews(
+        store.manager,
+        garden,
+        await reckonYear(store.manager, garden, query.year),
+        await turnsOfYear(store.manager, garden, query.year),
+        todayIn(garden, store.clock),
+      ),
+    (tasks) => tasks,
+  ),
 
   markTask: async ({ store, member: { garden }, params, body, change }) => {
     const task = await oneTask(store, garden, params.id);

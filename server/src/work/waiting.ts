@@ -3,18 +3,19 @@ import { people } from '../crew/entity.ts';
 import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
+import { inOrder } from '../http/order.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
 
 /** Those with a place and those who wait for one, in the order in which they signed up or began to wait. */
 export function placesOf(rows: readonly SignUpEntity[]): { coming: SignUpEntity[]; waiting: SignUpEntity[] } {
-  const said = rows.filter(({ comes }) => comes).sort((a, b) => a.id.localeCompare(b.id));
+  const said = rows.filter(({ comes }) => comes).sort((a, b) => inOrder(a.id, b.id));
   return {
     coming: said.filter(({ waitingSince }) => waitingSince === null),
     waiting: said
       .filter(({ waitingSince }) => waitingSince !== null)
-      .sort((a, b) => a.waitingSince!.localeCompare(b.waitingSince!)),
+      .sort((a, b) => inOrder(a.waitingSince!, b.waitingSince!)),
   };
 }
 

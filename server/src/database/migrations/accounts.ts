@@ -2,12 +2,31 @@ import { createHash } from 'node:crypto';
 import { type MigrationInterface, type QueryRunner, Table, TableForeignKey, TableIndex } from 'typeorm';
 
 const columns: [table: string, column: string, kind: string][] = [
+  ['change', 'entities', 'varchar'],
   ['person', 'retiredOn', 'varchar'],
   ['crew_rules', 'pastNames', "varchar NOT NULL DEFAULT 'full'"],
   ['sign_in', 'id', "varchar NOT NULL DEFAULT ''"],
   ['sign_in', 'createdAt', "varchar NOT NULL DEFAULT '0'"],
   ['sign_in', 'seenAt', "varchar NOT NULL DEFAULT '0'"],
   ['sign_in', 'agent', "varchar NOT NULL DEFAULT ''"],
+];
+
+/** For every foreign key, and for what lists are read by. */
+const indexes: [table: string, name: string, columns: string[]][] = [
+  ['invitation', 'invitation_person', ['personId']],
+  ['person', 'person_name', ['gardenId', 'name']],
+  ['plot_application', 'plot_application_person', ['personId']],
+  ['crew_rules', 'crew_rules_garden', ['gardenId']],
+  ['tenure', 'tenure_person', ['personId']],
+  ['underlay', 'underlay_picture', ['pictureId']],
+  ['work_session', 'work_session_lead', ['leadId']],
+  ['task_mark', 'task_mark_round', ['roundId']],
+  ['task_mark', 'task_mark_garden', ['gardenId']],
+  ['given_hours', 'given_hours_person', ['personId']],
+  ['message', 'message_session', ['sessionId', 'kind']],
+  ['sign_up', 'sign_up_garden', ['gardenId']],
+  ['entry', 'entry_person', ['personId']],
+  ['entry', 'entry_sums', ['gardenId', 'kind', 'onDay', 'cropId', 'destination', 'grams']],
 ];
 
 const passwordLinks = new Table({
@@ -39,7 +58,12 @@ export class Accounts1764700000000 implements MigrationInterface {
       'sign_in',
       new TableIndex({ name: 'sign_in_account', columnNames: ['accountId'] }),
     );
+    for (const [table, name, columns] of indexes)
+      await runner.createIndex(table, new TableIndex({ name, columnNames: columns }));
     await runner.query('UPDATE "sign_in" SET "id" = "tokenHash"');
+    await runner.query(
+      'CREATE TABLE "stamp" ("gardenId" varchar NOT NULL, "room" varchar NOT NULL, "changes" integer NOT NULL, PRIMARY KEY ("gardenId", "room"))',
+    );
     await runner.query('ALTER TABLE "calendar_address" RENAME COLUMN "token" TO "tokenHash"');
     const rows: { personId: string; tokenHash: string }[] = await runner.query(
       'SELECT "personId", "tokenHash" FROM "calendar_address"',
@@ -55,8 +79,13 @@ export class Accounts1764700000000 implements MigrationInterface {
 
   async down(runner: QueryRunner): Promise<void> {
     await runner.query('DELETE FROM "calendar_address"');
+    await runner.query(
+      'CREATE TABLE "stamp" ("gardenId" varchar NOT NULL, "room" varchar NOT NULL, "changes" integer NOT NULL, PRIMARY KEY ("gardenId", "room"))',
+    );
     await runner.query('ALTER TABLE "calendar_address" RENAME COLUMN "tokenHash" TO "token"');
     await runner.dropIndex('sign_in', 'sign_in_account');
+    for (const [table, name] of indexes) await runner.dropIndex(table, name);
+    await runner.dropTable('stamp');
     await runner.dropTable('password_link');
     for (const [table, column] of columns)
       await runner.query(`ALTER TABLE "${table}" DROP COLUMN "${column}"`);

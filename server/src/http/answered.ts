@@ -1,0 +1,4 @@
+/** An answer as the JSON that is sent. */
+export class Answered {
+  constructor(readonly json: string) {}
+}
