@@ -14,13 +14,14 @@ const checks = [
   ['Dead code', 'npm', ['run', '-s', 'check:dead']],
   ['Build', 'npm', ['run', '-s', 'build']],
   ['Size of the first screen', process.execPath, ['scripts/bundle.mjs']],
+  ['Every bench, small', 'npm', ['run', '-s', 'bench', '--', '--small']],
 ];
 let passed = 0;
 let failed = 0;
 for (const [name, command, args] of checks) {
   const began = Date.now();
   console.log(`\n== ${name}`);
-  const ok = run(command, args) === 0;
+  const ok = run(command, args, { env: { ...process.env, CHROMIUM: chromium } }) === 0;
   if (ok) passed += 1;
   else failed += 1;
   console.log(`${ok ? 'ok' : 'FAILED'}: ${name} (${((Date.now() - began) / 1000).toFixed(1)} s)`);

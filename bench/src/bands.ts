@@ -7,14 +7,15 @@ import { openStore, start, tables } from '@unity-acre/server';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { openBrowser, visit } from '../../e2e/src/browser.ts';
+import { sized } from './size.ts';
 
 /*
  * Dragging a planting on the bands of a garden of 500 beds and 3,000 plantings, in headless Chromium: how long the page's main
  * thread is taken for each frame, by the browser's own tracing. Needs a build.
  */
 
-const BEDS = 500;
-const PLANTINGS = 3_000;
+const BEDS = sized(500, 60);
+const PLANTINGS = sized(3_000, 300);
 /** The most a frame may take while a hand drags, milliseconds. */
 const MOST_MS = 50;
 const MOVES = 60;

@@ -7,14 +7,15 @@ import autocannon from 'autocannon';
 import Database from 'better-sqlite3';
 import express from 'express';
 import { pino } from 'pino';
+import { sized } from './size.ts';
 
 /*
  * Lists 500 harvest entries over HTTP, side by side with a bare Express and better-sqlite3 server that reads the same
  * rows of the same file and answers with the same bytes. Rounds alternate, so that both meet the same machine.
  */
 
-const ROUNDS = 5;
-const SECONDS = 4;
+const ROUNDS = sized(5, 1);
+const SECONDS = sized(4, 1);
 const CONNECTIONS = 8;
 const WANTED = 0.8;
 

@@ -3,11 +3,12 @@ import { plainCatalogue } from '@unity-acre/core/crops';
 import { almanacOf, climateOfRecord } from '@unity-acre/core/place';
 import { defaultRules, milestones, type PlantingPlan } from '@unity-acre/core/season';
 import { record } from '@unity-acre/demo';
+import { isSmall, sized } from './size.ts';
 
 /* All dates, windows and reasons of 3,000 plantings, beside one bare pass over the station's days for each of them. */
 
-const PLANTINGS = 3_000;
-const ROUNDS = 7;
+const PLANTINGS = sized(3_000, 60);
+const ROUNDS = sized(7, 1);
 /** The most times a bare pass that the reckoning may take. */
 const MOST = 2;
 
@@ -60,7 +61,9 @@ const middle = ratios[Math.floor(ROUNDS / 2)]!;
 const [ours, bare] = times[Math.floor(ROUNDS / 2)]!;
 const one = timed(() => {
   for (let i = 0; i < 100; i++)
-    kept += milestones(plans[i]!, almanac, defaultRules, [{ kind: 'sow', on: '2026-05-01' }])?.length ?? 0;
+    kept +=
+      milestones(plans[i % plans.length]!, almanac, defaultRules, [{ kind: 'sow', on: '2026-05-01' }])
+        ?.length ?? 0;
 });
 console.log(`${record.low.length} days reduced once in ${reduced.toFixed(0)} ms`);
 console.log(
@@ -71,4 +74,4 @@ console.log(`one re-dating: ${(one / 100).toFixed(3)} ms`);
 console.log(
   `reckoning takes ${middle.toFixed(2)} times a bare pass over the days per planting, at most ${MOST} wanted`,
 );
-if (middle > MOST) process.exitCode = 1;
+if (middle > MOST && !isSmall) process.exitCode = 1;

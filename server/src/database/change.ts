@@ -28,6 +28,9 @@ export type IfMatch = number | undefined;
 
 type Values<Row extends GardenRow> = Omit<Row, keyof GardenRow>;
 
+/** Rows added with one statement, below SQLite's limit of bound values at the widest table. */
+const ADDED_AT_ONCE = 100;
+
 /** The writing side of one transaction. It remembers every row as it was and as it became. */
 export class Writing {
   readonly rows: RowChange[] = [];
@@ -80,23 +83,40 @@ export class Writing {
   async putAll<Row extends GardenRow>(
     entity: EntitySchema<Row>,
     items: readonly { id: string; version: number | null; values: Values<Row> }[],
-  ): Promise<void> {
+  ): Promise<Row[]> {
     const found = await this.manager.findBy(entity, { id: In(items.map(({ id }) => id)) } as never);
     const known = new Map(found.map((row) => [row.id, row]));
     for (const row of found) if (row.gardenId !== this.gardenId) throw new Refusal('taken');
     await parkNames(this.manager, entity.options.name, [...known.keys()]);
+    const rows: Row[] = [];
+    const fresh: Row[] = [];
     for (const { id, version, values } of items) {
       const before = known.get(id) ?? null;
       if (!before && version !== null) throw new Refusal('notFound');
       const after = { ...before, ...values, id, gardenId: this.gardenId };
       const isSame = before && isDeepStrictEqual({ ...before }, after);
-      // What stays as it is gets its name back, which is no change.
+      if (!before) {
+        fresh.push({ ...after, version: 1 } as Row);
+        rows.push(fresh.at(-1)!);
+        continue;
+      }
+      // What stays as it is gets its name back, which is no change, and needs no version.
       if (isSame) await this.manager.update(entity, { id } as never, before as never);
-      else if (before) {
-        this.#check(before, version ?? undefined);
-        await this.#write(entity, before, { ...after, version: before.version + 1 } as Row);
-      } else await this.#write(entity, null, { ...after, version: 1 } as Row);
+      else this.#check(before, version ?? undefined);
+      rows.push(
+        isSame ? before : await this.#write(entity, before, { ...after, version: before.version + 1 } as Row),
+      );
     }
+    await this.#addAll(entity, fresh);
+    return rows;
+  }
+
+  async #addAll<Row extends GardenRow>(entity: EntitySchema<Row>, rows: readonly Row[]): Promise<void> {
+    for (let i = 0; i < rows.length; i += ADDED_AT_ONCE) {
+      await this.manager.insert(entity, rows.slice(i, i + ADDED_AT_ONCE) as never);
+      await this.#breather.rest();
+    }
+    for (const after of rows) this.rows.push({ entity: entity.options.name, before: null, after });
   }
 
   /** Changes a row that was just read within this transaction, whatever its version. */

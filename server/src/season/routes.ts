@@ -1,10 +1,11 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
+import type { Catalogue } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
 import { allowsMethod, amounts, hasTurn } from '@unity-acre/core/season';
-import type { EntityManager } from 'typeorm';
+import { type EntityManager, In } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
 import type { Writing } from '../database/change.ts';
-import { beds } from '../ground/entity.ts';
+import { type BedEntity, beds } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { standing } from '../http/standing.ts';
@@ -16,14 +17,33 @@ import { planRoutes } from './planRoutes.ts';
 import { planOf, plantingView, plantingViews, reckon, reckonYear, SEASON_ROOMS } from './reckoned.ts';
 import { wishRoutes } from './wishes.ts';
 
+/** What plantings are checked against, read once for all of them. */
+interface Known {
+  catalogue: Catalogue;
+  ground: ReadonlyMap<string, BedEntity>;
+}
+
+async function knownFor(
+  manager: EntityManager,
+  gardenId: string,
+  plantingsInHand: readonly PlantingInput[],
+): Promise<Known> {
+  const bedIds = [...new Set(plantingsInHand.map(({ bedId }) => bedId))];
+  const rows = await manager.findBy(beds, { gardenId, id: In(bedIds) });
+  return {
+    catalogue: await catalogueOf(manager, gardenId),
+    ground: new Map(rows.map((bed) => [bed.id, bed])),
+  };
+}
+
 /** Refuses what the catalogue, the bed, the season or the garden's rules do not allow, naming the field. */
 async function check(
   manager: EntityManager,
   garden: GardenEntity,
   id: string,
   planting: PlantingInput,
+  { catalogue, ground }: Known,
 ): Promise<void> {
-  const catalogue = await catalogueOf(manager, garden.id);
   const crop = catalogue.crop(planting.cropId);
   if (!crop) throw invalid('cropId', 'unknownCrop');
   const plan = planOf(catalogue, planting, null);
@@ -31,7 +51,7 @@ async function check(
   if (!crop.methods.includes(planting.method)) throw invalid('method', 'methodNotForCrop');
   if (!allowsMethod(crop, planting.method, garden.rules)) throw invalid('method', 'schoolNotIndoors');
   if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
-  const bed = await manager.findOneBy(beds, { id: planting.bedId, gardenId: garden.id });
+  const bed = ground.get(planting.bedId);
   if (!bed) throw invalid('bedId', 'unknownBed');
   const { across, along } = workedOutline(bed);
   if (planting.width > across + 1e-6) throw invalid('width', `widerThanBed:${across.toFixed(2)}`);
@@ -109,7 +129,8 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
 
   savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
     change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {
-      await check(writing.manager, member.garden, params.id, body);
+      const known = await knownFor(writing.manager, member.garden.id, [body]);
+      await check(writing.manager, member.garden, params.id, body, known);
       const row = await writing.put(plantings, params.id, body, ifMatch);
       return plantingView((await reckon(writing.manager, member.garden, [row]))[0]!);
     }),
@@ -122,12 +143,25 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
       async (writing) => {
         // What gives way goes first, so that its ground is free.
         for (const { id, version } of body.remove) await removeWithMarks(writing, garden.id, id, version);
+        const known = await knownFor(writing.manager, garden.id, body.plantings);
+        // Those that wait for others of the same write come after them.
         const rows: PlantingEntity[] = [];
+        const isTogether = body.plantings.every(
+          ({ afterId, betweenId }) => afterId === null && betweenId === null,
+        );
         for (const [i, { id, version, ...planting }] of body.plantings.entries()) {
-          await check(writing.manager, garden, id, planting).catch((error: unknown) => {
+          await check(writing.manager, garden, id, planting, known).catch((error: unknown) => {
             throw at(error, `plantings.${i}`);
           });
-          rows.push(await writing.put(plantings, id, planting, version ?? undefined));
+          if (!isTogether) rows.push(await writing.put(plantings, id, planting, version ?? undefined));
+        }
+        if (isTogether) {
+          rows.push(
+            ...(await writing.putAll<PlantingEntity>(
+              plantings,
+              body.plantings.map(({ id, version, ...values }) => ({ id, version, values })),
+            )),
+          );
         }
         return (await reckon(writing.manager, garden, rows)).map(plantingView);
       },

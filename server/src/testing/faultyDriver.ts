@@ -12,6 +12,8 @@ export class Faults {
   #lasts = false;
   /** how many statements have failed since the last plan */
   hit = 0;
+  /** how many statements there have been in all */
+  statements = 0;
 
   /** The nth statement from now fails, and where `lasts` every one after it, until `heal`. */
   plan(nth: number, fails: Fails, { code = 'SQLITE_FULL', lasts = false } = {}): void {
@@ -28,6 +30,7 @@ export class Faults {
 
   /** @throws SqliteError where it is the turn of this statement */
   before(database: Database.Database): void {
+    this.statements += 1;
     if (this.#left === null) return;
     this.#left -= 1;
     if (this.#left > 0) return;

@@ -24,6 +24,7 @@ async function check(manager: EntityManager, gardenId: string, session: SessionI
     else if (round) roundIds.add(round);
     else throw invalid('taskIds', 'unknownTask');
   }
+  if (session.taskIds.length === 0) return;
   const turned = await manager.countBy(rounds, { gardenId, id: In([...roundIds]) });
   if (turned !== roundIds.size) throw invalid('taskIds', 'unknownTask');
   const known = await manager.countBy(plantings, { gardenId, id: In([...plantingIds]) });
@@ -34,17 +35,28 @@ async function check(manager: EntityManager, gardenId: string, session: SessionI
 async function takeFromOthers(
   writing: Writing,
   gardenId: string,
-  { id, taskIds }: Pick<SessionEntity, 'id' | 'taskIds'>,
+  taken: readonly Pick<SessionEntity, 'id' | 'taskIds'>[],
 ): Promise<void> {
-  const wanted = new Set(taskIds);
+  const wanted = new Set(taken.flatMap(({ taskIds }) => taskIds));
+  if (wanted.size === 0) return;
+  const ids = new Set(taken.map(({ id }) => id));
   for (const other of await writing.manager.findBy(sessions, { gardenId })) {
-    if (other.id === id || !other.taskIds.some((taskId) => wanted.has(taskId))) continue;
+    if (ids.has(other.id) || !other.taskIds.some((taskId) => wanted.has(taskId))) continue;
     await writing.set(
       sessions,
       other,
       withoutTasks(other, (taskId) => wanted.has(taskId)),
     );
   }
+}
+
+/** The same among sessions that are called together. */
+function eachTaskOnce<One extends Pick<SessionEntity, 'taskIds'>>(called: readonly One[]): One[] {
+  const last = new Map(called.flatMap(({ taskIds }, i) => taskIds.map((taskId) => [taskId, i] as const)));
+  return called.map((one, i) => ({
+    ...one,
+    taskIds: [...new Set(one.taskIds)].filter((taskId) => last.get(taskId) === i),
+  }));
 }
 
 type SessionRoutes = Pick<
@@ -79,7 +91,7 @@ export const sessionRoutes: SessionRoutes = {
         },
         ifMatch,
       );
-      await takeFromOthers(writing, params.gardenId, row);
+      await takeFromOthers(writing, params.gardenId, [row]);
       // A larger session, or one that may be held after all, has room for those who wait.
       await moveUp(writing, call.member.garden, call.store.clock, [row.id]);
       return (await sessionViews(writing.manager, [row], call.member.person))[0]!;
@@ -87,13 +99,16 @@ export const sessionRoutes: SessionRoutes = {
 
   callSessions: ({ params, body, change, member }) =>
     change('session.saved', body.sessions[0]!.title, async (writing) => {
-      const rows: SessionEntity[] = [];
-      for (const { id, ...session } of body.sessions) {
-        await check(writing.manager, params.gardenId, session);
-        const row = await writing.put(sessions, id, { ...asCalled, ...session }, undefined);
-        await takeFromOthers(writing, params.gardenId, row);
-        rows.push(row);
-      }
+      for (const session of body.sessions) await check(writing.manager, params.gardenId, session);
+      const rows = await writing.putAll<SessionEntity>(
+        sessions,
+        eachTaskOnce(body.sessions).map(({ id, ...session }) => ({
+          id,
+          version: null,
+          values: { ...asCalled, ...session },
+        })),
+      );
+      await takeFromOthers(writing, params.gardenId, rows);
       return sessionViews(writing.manager, rows, member.person);
     }),
 

@@ -1,4 +1,4 @@
-import { type EntityManager, type EntitySchema, In } from 'typeorm';
+import { type EntityManager, type EntitySchema, In, IsNull, Not } from 'typeorm';
 import { people } from '../crew/entity.ts';
 import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
@@ -37,8 +37,12 @@ export async function moveUp(
 ): Promise<void> {
   const today = todayIn(garden, clock);
   const rows = await writing.manager.findBy(sessions, { gardenId: garden.id, id: In([...sessionIds]) });
+  const ids = rows.map(({ id }) => id);
+  const waiting = await writing.manager.findBy(signUps, { sessionId: In(ids), waitingSince: Not(IsNull()) });
+  const wanted = new Set(waiting.map(({ sessionId }) => sessionId));
   for (const session of rows) {
-    if (session.state === 'called' && session.on >= today) await moveUpIn(writing, garden, clock, session);
+    const isAhead = session.state === 'called' && session.on >= today;
+    if (isAhead && wanted.has(session.id)) await moveUpIn(writing, garden, clock, session);
   }
 }
 
@@ -50,7 +54,6 @@ async function moveUpIn(
 ): Promise<void> {
   const { manager } = writing;
   const { coming, waiting } = placesOf(await manager.findBy(signUps, { sessionId: session.id }));
-  if (waiting.length === 0) return;
   let free = session.capacity - (await headsIn(manager, coming));
   const letters = await Letters.of(writing, garden, clock);
   for (const row of waiting) {
