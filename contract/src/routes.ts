@@ -233,6 +233,7 @@ const shapes = {
   removeRound: shape({ params: thing }),
   sessions: shape({
     params: inGarden,
+    query: work.sessionQuery,
     answer: z.array(work.session),
   }),
   saveSession: shape({

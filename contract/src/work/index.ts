@@ -136,6 +136,9 @@ export const sessionInput = z
     when: noIssueSoFar,
   });
 
+/** The days of the sessions wanted; all where nothing is said. */
+export const sessionQuery = z.object({ from: day.optional(), until: day.optional() });
+
 /** Several sessions called together, such as one every week; undone together too. */
 export const sessionsInput = z.strictObject({
   sessions: z.array(sessionInput.safeExtend({ id })).min(1).max(60),

@@ -3,6 +3,7 @@ import type { Writing } from '../database/change.ts';
 import { tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { endStreamsOf } from '../http/streams.ts';
 import { type ChangeEntity, changes } from '../log/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { calendarAddresses, messages, sessions, signUps } from '../work/entity.ts';
@@ -44,9 +45,9 @@ async function leaveWhatIsToCome(
 async function closeDoors(manager: EntityManager, { id, gardenId, accountId }: PersonEntity): Promise<void> {
   await manager.delete(invitations, { personId: id });
   await manager.delete(calendarAddresses, { personId: id });
+  endStreamsOf(({ personId }) => personId === id);
   if (accountId === null) return;
   const isElsewhere = await manager.existsBy(people, { accountId, gardenId: Not(gardenId) });
-  // Streams end by themselves with the sign-in or the membership.
   if (!isElsewhere) await manager.delete(signIns, { accountId });
 }
 

@@ -1,9 +1,11 @@
 import type { Person, PersonInput } from '@unity-acre/contract/crew';
 import { type EntityManager, In, IsNull, Not } from 'typeorm';
+import { findInPieces } from '../database/pieces.ts';
 import type { Database } from '../database/store.ts';
 import type { Handlers } from '../http/handle.ts';
 import { byName } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { endStreamsOf } from '../http/streams.ts';
 import { calendarAddresses, givenHours, sessions, signUps } from '../work/entity.ts';
 import { hashOf, newToken } from './caller.ts';
 import { invitations, type PersonEntity, people, plotApplications } from './entity.ts';
@@ -67,8 +69,10 @@ type PeopleRoutes = Pick<Handlers, 'people' | 'savePerson' | 'removePerson' | 'i
 export const peopleRoutes: PeopleRoutes = {
   people: async ({ store, member }) => {
     const names = await Names.for(store.manager, member.person);
-    return names
-      .readable()
+    const readable = new Set(names.readable().map(({ id }) => id));
+    const rows = await findInPieces(store.manager, people, { gardenId: member.garden.id });
+    return rows
+      .filter(({ id }) => readable.has(id))
       .map((person) => ({ ...personView(person), name: names.of(person.id) }))
       .sort((a, b) => byName(a.name, b.name));
   },
@@ -118,6 +122,7 @@ export const peopleRoutes: PeopleRoutes = {
       // Secrets are not rows that undo brings back.
       await manager.delete(invitations, { personId: params.id, gardenId: params.gardenId });
       await manager.delete(calendarAddresses, { personId: params.id, gardenId: params.gardenId });
+      endStreamsOf(({ personId }) => personId === params.id);
       await writing.remove(people, params.id, ifMatch);
     });
     return { ok: true };

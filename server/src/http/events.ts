@@ -11,7 +11,7 @@ const ALIVE_MS = 25_000;
  * so that nobody is told more than they may know. A stream ends with the sign-in and the membership it was opened by.
  */
 export const eventRoutes: Pick<Handlers, 'events'> = {
-  events: apart(async ({ params, request, response, store }) => {
+  events: apart(async ({ params, member, request, response, store }) => {
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // Without this the answer is held back to be compressed.
@@ -22,14 +22,18 @@ export const eventRoutes: Pick<Handlers, 'events'> = {
       const caller = await whoAsks(store, request);
       return caller !== null && (await memberOf(store, caller, params.gardenId)) !== null;
     };
+    const write = (line: string) => {
+      if (!response.writableEnded) response.write(line);
+    };
     const say = async (line: string) => {
-      if (await mayListen()) response.write(line);
+      if (await mayListen()) write(line);
       else response.end();
     };
     const saying = (line: string) => () => void say(line).catch(() => response.end());
     const signIn = await signInOf(store, request);
-    keepStream({ response, tokenHash: signIn?.tokenHash ?? '' });
-    const stop = listeners.listen(params.gardenId, saying('event: changed\ndata: \n\n'));
+    keepStream({ response, tokenHash: signIn?.tokenHash ?? '', personId: member.person.id });
+    const stop = listeners.listen(params.gardenId, () => write('event: changed\ndata: \n\n'));
+    // Whoever is put out is cut off at once; a sign-in that runs out is seen here.
     const alive = setInterval(saying(': alive\n\n'), ALIVE_MS);
     response.on('close', () => {
       stop();

@@ -17,6 +17,7 @@ import { type Caller, type Member, memberOf, noteSeen, whoAsks } from '../crew/c
 import { type IfMatch, record, type Writing } from '../database/change.ts';
 import { listeners } from '../database/listeners.ts';
 import type { Clock, Database, Store } from '../database/store.ts';
+import { jsonInPieces } from '../heavy/jsonInPieces.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { Answered } from './answered.ts';
 import { Refusal } from './refusal.ts';
@@ -70,12 +71,6 @@ export const writingNothing = <Name extends RouteName>(
   handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,
 ): Handler<Name> => Object.assign(handle, { mode: 'reads' as const });
 
-/** A handler of a GET that gathers rows while nobody writes, and then works something out of them while everybody may. */
-export const workedOut = <Name extends RouteName, Gathered>(
-  gather: (call: Call<Name>) => Promise<Gathered>,
-  finish: (gathered: Gathered) => Promise<AnswerOf<Name>>,
-): Handler<Name> => Object.assign(gather as never, { finish }) as Handler<Name>;
-
 /** A handler that holds nobody up and waits for nobody, since it asks for a turn itself or lasts long. */
 export const apart = <Name extends RouteName>(
   handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,
@@ -103,10 +98,10 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
       if (binding.checkAnswers)
         checkAnswer(name, route, value instanceof Answered ? JSON.parse(value.json) : value);
       if (value instanceof Answered) {
-        response.type('json').send(value.json);
+        await value.send(request, response);
         return;
       }
-      if (route.mediaType === 'application/json') response.json(value);
+      if (route.mediaType === 'application/json') response.type('json').send(await jsonInPieces(value));
       else response.type(route.mediaType).send(value);
     });
   }

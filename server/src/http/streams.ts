@@ -4,6 +4,8 @@ import type { Response } from 'express';
 export interface Stream {
   response: Response;
   tokenHash: string;
+  /** who listens, in the garden they listen to */
+  personId: string;
 }
 
 const streams = new Set<Stream>();

@@ -3,7 +3,6 @@ import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
 import type { PersonEntity } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
-import { findInPieces } from '../database/pieces.ts';
 import { Breather } from '../heavy/breather.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
 import { placesOf } from './waiting.ts';
@@ -18,6 +17,29 @@ export const withoutTasks = (
   crews: crews.filter(({ taskId }) => !isGone(taskId)),
 });
 
+/** Who said they would come to sessions. There are many, so they are read as plain rows. */
+async function saidOf(manager: EntityManager, rows: readonly SessionEntity[]): Promise<SignUpEntity[]> {
+  const found = await manager
+    .createQueryBuilder(signUps, 'signUp')
+    .select('signUp.id', 'id')
+    .addSelect('signUp.sessionId', 'sessionId')
+    .addSelect('signUp.personId', 'personId')
+    .addSelect('signUp.byRota', 'byRota')
+    .addSelect('signUp.waitingSince', 'waitingSince')
+    .addSelect('signUp.offered', 'offered')
+    .addSelect('signUp.arrived', 'arrived')
+    .addSelect('signUp.left', 'left')
+    .where({ sessionId: In(rows.map((row) => row.id)), comes: true })
+    .getRawMany<SignUpEntity>();
+  // Plain rows have no truths, only the numbers they are kept as.
+  return found.map((row) => ({
+    ...row,
+    comes: true,
+    byRota: Boolean(row.byRota),
+    offered: Boolean(row.offered),
+  }));
+}
+
 /** Sessions as somebody sees them. */
 export async function sessionViews(
   manager: EntityManager,
@@ -26,7 +48,7 @@ export async function sessionViews(
 ): Promise<Session[]> {
   const sessionId = In(rows.map((row) => row.id));
   const breather = new Breather();
-  const said = await findInPieces(manager, signUps, { sessionId, comes: true });
+  const said = await saidOf(manager, rows);
   await breather.rest();
   const names = await Names.for(manager, viewer);
   await breather.rest();
@@ -35,14 +57,16 @@ export async function sessionViews(
     await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),
     (row) => row.sessionId,
   );
-  return rows.map(({ gardenId: _, ...row }) => {
+  const views: Session[] = [];
+  for (const { gardenId: _, ...row } of rows) {
+    await breather.rest();
     const { coming, waiting } = placesOf(bySession.get(row.id) ?? []);
     const named = ({ personId }: SignUpEntity) => ({
       personId,
       name: names.of(personId),
       headcount: names.person(personId)?.headcount ?? 1,
     });
-    return {
+    views.push({
       ...row,
       lead: names.of(row.leadId) || null,
       signUps: coming.map((signUp) => {
@@ -53,6 +77,7 @@ export async function sessionViews(
       work: (work.get(row.id) ?? []).map(
         ({ id: _id, gardenId: _g, version: _v, sessionId: _s, expected: _e, ...done }) => done,
       ),
-    };
-  });
+    });
+  }
+  return views;
 }

@@ -1,6 +1,6 @@
 import type { SessionInput } from '@unity-acre/contract/work';
 import { taskParts, turnParts } from '@unity-acre/core/work';
-import { type EntityManager, In } from 'typeorm';
+import { Between, type EntityManager, In } from 'typeorm';
 import { people } from '../crew/entity.ts';
 import type { Writing } from '../database/change.ts';
 import type { Handlers } from '../http/handle.ts';
@@ -65,9 +65,10 @@ type SessionRoutes = Pick<
 >;
 
 export const sessionRoutes: SessionRoutes = {
-  sessions: async ({ store, params, member }) => {
+  sessions: async ({ store, params, query, member }) => {
+    const { from = '0000-01-01', until = '9999-12-31' } = query;
     const rows = await store.manager.find(sessions, {
-      where: params,
+      where: { ...params, on: Between(from, until) },
       order: { on: 'ASC', from: 'ASC', id: 'ASC' },
     });
     return sessionViews(store.manager, rows, member.person);
