@@ -5,6 +5,7 @@ import { readPeople } from '../crew/readPeople.ts';
 import { readCropFile } from '../crops/file.ts';
 import { readGround } from '../ground/readGround.ts';
 import { Refusal } from '../http/refusal.ts';
+import { reduceRecord } from '../place/climate.ts';
 import { readStationFile } from '../place/readStation.ts';
 import { judgeSeason, remediesOf, rollSeason } from '../season/judging.ts';
 
@@ -19,6 +20,7 @@ const tasks = {
   readCropFile,
   readPeople,
   readStationFile,
+  reduceRecord,
 };
 export type HeavyTasks = typeof tasks;
 

@@ -9,6 +9,7 @@ import {
 } from '@unity-acre/core/place';
 import type { EntityManager } from 'typeorm';
 import { Remembered } from '../database/remember.ts';
+import { heavy } from '../heavy/pool.ts';
 import { type GardenEntity, type StationRecordEntity, stationRecords } from './entity.ts';
 
 const climates = new Remembered<Climate>();
@@ -21,7 +22,9 @@ export function climateOf(manager: EntityManager, garden: GardenEntity): Promise
     if (recordId !== null) {
       const row = await manager.findOneByOrFail(stationRecords, { id: recordId });
       const isSamePlace = row.climate.latitude === latitude && row.climate.longitude === longitude;
-      return isSamePlace ? row.climate : climateOfRecord(recordOf(row), latitude, longitude);
+      if (isSamePlace) return row.climate;
+      const { first, days, tenths } = row;
+      return heavy('reduceRecord', { stored: { first, days, tenths }, latitude, longitude });
     }
     const place = { latitude, longitude, lastFrost, firstFrost };
     return normals ? climateOfNormals(place, normals) : climateOfFrosts(place);
@@ -29,12 +32,18 @@ export function climateOf(manager: EntityManager, garden: GardenEntity): Promise
 }
 
 /** A record as it is stored. */
-export function storedRecord(record: StationRecord): Pick<StationRecordEntity, 'first' | 'days' | 'tenths'> {
+type StoredRecord = Pick<StationRecordEntity, 'first' | 'days' | 'tenths'>;
+
+/** Reduces a record that is stored anew: a century of days takes longer than the main thread may be held. */
+export const reduceRecord = (task: { stored: StoredRecord; latitude: number; longitude: number }): Climate =>
+  climateOfRecord(recordOf(task.stored), task.latitude, task.longitude);
+
+export function storedRecord(record: StationRecord): StoredRecord {
   const { first, days, tenths } = packRecord(record);
   return { first, days, tenths: Buffer.from(tenths.buffer).toString('base64') };
 }
 
-function recordOf({ first, days, tenths }: StationRecordEntity): StationRecord {
+function recordOf({ first, days, tenths }: StoredRecord): StationRecord {
   const bytes = Uint8Array.from(Buffer.from(tenths, 'base64'));
   return unpackRecord({ first, days, tenths: new Int16Array(bytes.buffer) });
 }

@@ -34,7 +34,7 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
     [...ground, ...marks].map(({ id, version }) => `${id} ${version}`),
     [garden.latitude, garden.longitude, garden.ground.north, garden.lastFrost, garden.firstFrost],
   ]);
-  return suns.of(gardenId, stamp, () => {
+  return suns.of(gardenId, stamp, async () => {
     const { latitude, longitude } = garden;
     // The year matters by minutes only: one stands for all.
     const paths = monthlyPaths(2026, { latitude, longitude });
@@ -42,12 +42,14 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
       .filter(({ kind, height }) => standingKinds.includes(kind) && height > 0)
       .map((mark) => ({ outline: outlineOf(mark), height: mark.height }));
     const [first, last] = [monthOf(garden.lastFrost), monthOf(garden.firstFrost)];
-    return new Map(
-      ground.map((bed) => {
-        const hours = sunHours(samplesOf(outlineOf(bed), bed.height), obstacles, paths, garden.ground.north);
-        return [bed.id, seasonMean(hours, first, last)];
-      }),
-    );
+    const breather = new Breather();
+    const hoursOf = new Map<string, number>();
+    for (const bed of ground) {
+      const hours = sunHours(samplesOf(outlineOf(bed), bed.height), obstacles, paths, garden.ground.north);
+      hoursOf.set(bed.id, seasonMean(hours, first, last));
+      await breather.rest();
+    }
+    return hoursOf;
   });
 }
 

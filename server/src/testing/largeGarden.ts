@@ -17,6 +17,8 @@ export interface Size {
 /** A city's garden after many years: as large as the program is to bear. */
 export const LARGE: Size = { beds: 520, people: 400, plantings: 1000, entries: 190_000, sessions: 104 };
 
+/** What stands around and throws shade. */
+const SHEDS = 30;
 const YEARS = [2023, 2024, 2025, 2026];
 /** What is sown in rows by everybody: all in place, and none that takes a bed for years. */
 const CROPS = ['pea', 'carrot', 'lettuce', 'radish', 'beet', 'spinach', 'bush-bean'];
@@ -62,6 +64,19 @@ export async function fillGarden(store: Store, gardenId: string, size: Size, see
     soilDepth: null,
     offsetC: 0,
     note: '',
+  }));
+  const sheds = Array.from({ length: SHEDS }, (_, i) => ({
+    ...row(),
+    kind: 'shed' as const,
+    name: `Shed ${i + 1}`,
+    form: 'rectangle' as const,
+    x: i * 2,
+    y: -5,
+    width: 2,
+    length: 3,
+    angle: 0,
+    points: null,
+    height: 3,
   }));
   const persons = Array.from({ length: size.people }, (_, i) => ({
     ...row(),
@@ -144,6 +159,7 @@ export async function fillGarden(store: Store, gardenId: string, size: Size, see
   await store.write(async (manager) => {
     const put = (table: unknown, rows: object[]) => insertAll(manager, table as EntitySchema<object>, rows);
     await put(tables.beds, beds);
+    await put(tables.landmarks, sheds);
     await put(tables.people, persons);
     await put(tables.plantings, plantings);
     await put(tables.entries, entries);
