@@ -1,4 +1,4 @@
-import { destinations, type EntryKind, entryKinds } from '@unity-acre/core/log';
+import { destinations, type EntryKind, entryKinds, entryRow } from '@unity-acre/core/log';
 import { isLengthUnit } from '@unity-acre/core/units';
 import { z } from 'zod';
 import { move } from '../season/index.ts';
@@ -23,16 +23,10 @@ export const entryInput = z
   .superRefine((entry, context) => {
     const refuse = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message });
-    if (entry.kind === 'harvest') {
-      if (!entry.cropId) refuse('cropId', 'required');
-      if (!entry.amount) refuse('amount', 'required');
-      else if (isLengthUnit(entry.amount.unit)) refuse('amount', 'wrongUnit');
-      return;
-    }
-    if (entry.destination) refuse('destination', 'notForKind');
-    if (entry.kind === 'observation') {
-      if (entry.note === '') refuse('note', 'required');
-    } else if (!entry.plantingId) refuse('plantingId', 'required');
+    const { needs, isTaken } = entryRow(entry.kind);
+    for (const field of needs) if (!entry[field]) refuse(field, 'required');
+    if (isTaken && entry.amount && isLengthUnit(entry.amount.unit)) refuse('amount', 'wrongUnit');
+    if (!isTaken && entry.destination) refuse('destination', 'notForKind');
   });
 
 export const entry = z.object({

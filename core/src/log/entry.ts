@@ -1,27 +1,7 @@
 import type { Day } from '../calendar/index.ts';
 import type { Method } from '../crops/index.ts';
 import type { Happened, MilestoneKind } from '../season/index.ts';
-
-/** Kinds of things that happen and are written down. */
-export const entryKinds = [
-  'sowing',
-  'emergence',
-  'pottingOn',
-  'thinning',
-  'hardening',
-  'settingOut',
-  'support',
-  'netting',
-  'covering',
-  'mulching',
-  'feeding',
-  'unnetting',
-  'stage',
-  'harvest',
-  'clearing',
-  'observation',
-] as const;
-export type EntryKind = (typeof entryKinds)[number];
+import { type EntryKind, entryRow } from './kinds.ts';
 
 /** Where a harvest went. */
 export const destinations = ['household', 'pantry', 'school', 'stand', 'seed', 'compost'] as const;
@@ -31,41 +11,8 @@ export type Destination = (typeof destinations)[number];
  * The step of a planting that an entry dates, or null where it dates none.
  * A sowing dates the first step of the planting's own method; a second thinning is told by its order.
  */
-export function milestoneOf(kind: EntryKind, method: Method): MilestoneKind | null {
-  switch (kind) {
-    case 'sowing':
-      return method === 'startIndoors' ? 'startIndoors' : method === 'sowInPlace' ? 'sow' : null;
-    case 'emergence':
-      return 'emerge';
-    case 'pottingOn':
-      return method === 'startIndoors' ? 'potOn' : null;
-    case 'hardening':
-      return method === 'startIndoors' ? 'hardenOff' : null;
-    case 'support':
-      return 'support';
-    case 'netting':
-      return 'netOn';
-    case 'unnetting':
-      return 'netOff';
-    case 'covering':
-      return 'cover';
-    case 'mulching':
-      return 'mulch';
-    case 'feeding':
-      return 'feed';
-    case 'thinning':
-      return 'thin';
-    case 'settingOut':
-      return method === 'sowInPlace' ? null : 'setOut';
-    case 'harvest':
-      return 'firstPick';
-    case 'clearing':
-      return 'clear';
-    case 'stage':
-    case 'observation':
-      return null;
-  }
-}
+export const milestoneOf = (kind: EntryKind, method: Method): MilestoneKind | null =>
+  entryRow(kind).step?.(method) ?? null;
 
 /**
  * The steps that entries of a planting date, the earliest of each; the second of two thinnings on different days dates

@@ -1,2 +1,3 @@
 export * from './entry.ts';
+export * from './kinds.ts';
 export * from './line.ts';

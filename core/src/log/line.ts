@@ -1,7 +1,8 @@
 import { addDays, type Day, isDay, weekday } from '../calendar/index.ts';
 import type { Crop } from '../crops/index.ts';
 import { type AmountUnit, isWeightUnit, parseNumber } from '../units/index.ts';
-import type { Destination, EntryKind } from './entry.ts';
+import type { Destination } from './entry.ts';
+import type { EntryKind } from './kinds.ts';
 import {
   bedWords,
   dayWords,

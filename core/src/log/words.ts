@@ -1,5 +1,6 @@
 import type { AmountUnit } from '../units/index.ts';
-import type { Destination, EntryKind } from './entry.ts';
+import type { Destination } from './entry.ts';
+import type { EntryKind } from './kinds.ts';
 
 /*
  * The words people write on a clipboard, in both languages, without accents and in lower case. They are input, not

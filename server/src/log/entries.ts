@@ -1,5 +1,5 @@
 import type { Entry, EntryInput } from '@unity-acre/contract/log';
-import { milestoneOf } from '@unity-acre/core/log';
+import { entryRow, milestoneOf } from '@unity-acre/core/log';
 import { courseRank, type MilestoneKind, type Move, moves, sideSteps } from '@unity-acre/core/season';
 import { isWeightUnit, toGrams } from '@unity-acre/core/units';
 import type { EntityManager } from 'typeorm';
@@ -66,8 +66,7 @@ async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<P
   const planting = await manager.findOneBy(plantings, { id: body.plantingId, gardenId });
   if (!planting) throw invalid('plantingId', 'unknownPlanting');
   const step = milestoneOf(body.kind, planting.method);
-  if (body.kind !== 'observation' && body.kind !== 'stage' && !step)
-    throw invalid('kind', 'methodHasNoSuchStep');
+  if (entryRow(body.kind).step && !step) throw invalid('kind', 'methodHasNoSuchStep');
   if (step) await checkOrder(manager, planting, params.id, step, body.on);
   return planting;
 }

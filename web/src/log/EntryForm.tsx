@@ -1,5 +1,5 @@
 import { type Entry, type EntryInput, entryInput } from '@unity-acre/contract/log';
-import { destinations, entryKinds, type LineReading } from '@unity-acre/core/log';
+import { destinations, entryKinds, entryRow, type LineReading } from '@unity-acre/core/log';
 import type { AmountUnit } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -75,7 +75,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         )
       : '',
     unit: row.amount?.unit ?? (garden.units === 'imperial' ? 'lb' : 'kg'),
-    destination: row.destination ?? (row.kind === 'harvest' ? 'household' : ''),
+    destination: row.destination ?? (entryRow(row.kind).isTaken ? 'household' : ''),
     note: row.note,
   });
   const form = useBodyForm<Values, EntryInput>({
@@ -93,7 +93,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         values.amount.trim() === ''
           ? null
           : { value: read.number('amount', values.amount), unit: values.unit },
-      destination: values.kind === 'harvest' && values.destination ? values.destination : null,
+      destination: entryRow(values.kind).isTaken && values.destination ? values.destination : null,
       note: values.note,
     }),
     send: async (body, ifMatch) => {
@@ -110,7 +110,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         (values.bedId === '' || planting.bedId === values.bedId)),
   );
   const bedName = (bedId: string) => beds.data?.find((bed) => bed.id === bedId)?.name ?? '';
-  const units = [...weightUnits, ...countUnits, ...(values.kind === 'harvest' ? [] : lengthUnits)];
+  const units = [...weightUnits, ...countUnits, ...(entryRow(values.kind).isTaken ? [] : lengthUnits)];
   const shownUnits = (units as AmountUnit[]).includes(values.unit) ? units : [...units, values.unit];
   return (
     <form onSubmit={form.submit} noValidate className="flex flex-col gap-3">
@@ -198,7 +198,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
             </select>
           )}
         </Field>
-        {values.kind === 'harvest' && (
+        {entryRow(values.kind).isTaken && (
           <Field label={t('log:destinationLabel')} error={errors.destination?.message}>
             {(props) => (
               <select {...props} {...form.register('destination')} className="input">
