@@ -1,3 +1,4 @@
+import { CHANGE_HEADER } from '@unity-acre/contract';
 import type { ErrorRequestHandler, RequestHandler } from 'express';
 import type { Logger } from 'pino';
 import { Refusal } from './refusal.ts';
@@ -27,12 +28,20 @@ export const answerErrors =
   (logger: Logger): ErrorRequestHandler =>
   (error, request, response, _next) => {
     const refusal = refusalOf(error);
-    if (!refusal) logger.error({ err: error, method: request.method, path: request.path }, 'request failed');
+    // The route, not the address: some addresses are secrets. Of the error its words, not the values of its statement.
+    if (!refusal) {
+      const { name, message, stack } = error as Error;
+      const route = String(request.route?.path ?? 'no route');
+      logger.error({ error: { name, message, stack }, method: request.method, route }, 'request failed');
+    }
     const problem = (refusal ?? new Refusal('unexpected')).problem;
     if (response.headersSent) {
       response.end();
       return;
     }
+    // What was to be acknowledged was not: no sign-in and no change goes with the refusal.
+    response.removeHeader('set-cookie');
+    response.removeHeader(CHANGE_HEADER);
     response.status(problem.status).type('application/problem+json').send(JSON.stringify(problem));
   };
 
