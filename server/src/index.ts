@@ -1,4 +1,4 @@
-export { hashPassword } from './crew/password.ts';
+export { hashPassword } from './crew/access/password.ts';
 export { openStore, type Store } from './database/store.ts';
 export { tables } from './database/tables.ts';
 export { storedRecord } from './place/index.ts';

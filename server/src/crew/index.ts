@@ -1,13 +1,13 @@
-export { access } from './access.ts';
-export { accountRoutes } from './account.ts';
-export type { DemoSignIns } from './me.ts';
-export { newPasswordLink, passwordLinkAddress, passwordLinkRoutes } from './passwordLinks.ts';
+export { access } from './access/access.ts';
+export { accountRoutes } from './access/account.ts';
+export type { DemoSignIns } from './access/me.ts';
+export { newPasswordLink, passwordLinkAddress, passwordLinkRoutes } from './access/passwordLinks.ts';
 
 import { agreementRoutes } from './agreements.ts';
-import { leavingRoutes } from './leaving.ts';
 import { myTimesRoutes } from './myTimes.ts';
-import { peopleRoutes as lists } from './people.ts';
-import { peopleFileRoutes } from './peopleFile.ts';
+import { leavingRoutes } from './people/leaving.ts';
+import { peopleRoutes as lists } from './people/people.ts';
+import { peopleFileRoutes } from './people/peopleFile.ts';
 import { plotCareRoutes } from './plotCare.ts';
 import { plotRoutes } from './plots.ts';
 
@@ -23,4 +23,4 @@ export const peopleRoutes = {
 export { crewRulesOf } from './agreements.ts';
 export { Letters, timeOf } from './letters.ts';
 export { Names } from './names.ts';
-export { checkCrew, newInvitation } from './people.ts';
+export { checkCrew, newInvitation } from './people/people.ts';

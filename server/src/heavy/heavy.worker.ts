@@ -1,7 +1,7 @@
 import type { Problem } from '@unity-acre/contract';
 import { makeArchive } from '../backup/archive.ts';
 import { checkDatabase } from '../backup/snapshot.ts';
-import { readPeople } from '../crew/readPeople.ts';
+import { readPeople } from '../crew/people/readPeople.ts';
 import { readCropFile } from '../crops/file.ts';
 import { readGround } from '../ground/readGround.ts';
 import { Refusal } from '../http/refusal.ts';

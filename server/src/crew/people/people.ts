@@ -1,15 +1,15 @@
 import type { Person, PersonInput } from '@unity-acre/contract/crew';
 import { type EntityManager, In, IsNull, Not } from 'typeorm';
-import { findInPieces } from '../database/pieces.ts';
-import type { Database } from '../database/store.ts';
-import type { Handlers } from '../http/handle.ts';
-import { byName } from '../http/order.ts';
-import { invalid, Refusal } from '../http/refusal.ts';
-import { endStreamsOf } from '../http/streams.ts';
-import { calendarAddresses, givenHours, sessions, signUps } from '../work/entity.ts';
-import { hashOf, newToken } from './caller.ts';
-import { invitations, type PersonEntity, people, plotApplications } from './entity.ts';
-import { Names } from './names.ts';
+import { findInPieces } from '../../database/pieces.ts';
+import type { Database } from '../../database/store.ts';
+import type { Handlers } from '../../http/handle.ts';
+import { byName } from '../../http/order.ts';
+import { invalid, Refusal } from '../../http/refusal.ts';
+import { endStreamsOf } from '../../http/streams.ts';
+import { calendarAddresses, givenHours, sessions, signUps } from '../../work/entity.ts';
+import { hashOf, newToken } from '../caller.ts';
+import { invitations, type PersonEntity, people, plotApplications } from '../entity.ts';
+import { Names } from '../names.ts';
 
 const INVITATION_DAYS = 14;
 const DAY_MS = 86_400_000;

@@ -1,7 +1,7 @@
 import type { Me } from '@unity-acre/contract/crew';
-import type { Database } from '../database/store.ts';
-import { gardens } from '../place/entity.ts';
-import { type AccountEntity, people } from './entity.ts';
+import type { Database } from '../../database/store.ts';
+import { gardens } from '../../place/entity.ts';
+import { type AccountEntity, people } from '../entity.ts';
 
 /** Sign-ins that a demo shows to everybody. */
 export type DemoSignIns = Me['demoSignIns'];

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { Harness, newId, observation, type TestGarden } from '../testing/harness.ts';
+import { Harness, newId, observation, type TestGarden } from '../../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;

@@ -1,7 +1,7 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
-import { Harness, newId, password, type TestGarden } from '../testing/harness.ts';
+import { Harness, newId, password, type TestGarden } from '../../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;

@@ -1,9 +1,9 @@
 import { type RouteName, roles, routes } from '@unity-acre/contract';
 import { defaultRules } from '@unity-acre/core/season';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { gardens } from '../place/entity.ts';
-import { gardenInput, Harness, newId, password, type TestGarden } from '../testing/harness.ts';
-import { accounts, people } from './entity.ts';
+import { gardens } from '../../place/entity.ts';
+import { gardenInput, Harness, newId, password, type TestGarden } from '../../testing/harness.ts';
+import { accounts, people } from '../entity.ts';
 
 let harness: Harness;
 let garden: TestGarden;

@@ -1,12 +1,12 @@
 import { type EntityManager, In, IsNull, Like, MoreThanOrEqual, Not } from 'typeorm';
-import type { Writing } from '../database/change.ts';
-import { tenures } from '../ground/entity.ts';
-import type { Handlers } from '../http/handle.ts';
-import { invalid, Refusal } from '../http/refusal.ts';
-import { endStreamsOf } from '../http/streams.ts';
-import { type ChangeEntity, changes } from '../log/entity.ts';
-import { todayIn } from '../place/index.ts';
-import { calendarAddresses, messages, sessions, signUps } from '../work/entity.ts';
+import type { Writing } from '../../database/change.ts';
+import { tenures } from '../../ground/entity.ts';
+import type { Handlers } from '../../http/handle.ts';
+import { invalid, Refusal } from '../../http/refusal.ts';
+import { endStreamsOf } from '../../http/streams.ts';
+import { type ChangeEntity, changes } from '../../log/entity.ts';
+import { todayIn } from '../../place/index.ts';
+import { calendarAddresses, messages, sessions, signUps } from '../../work/entity.ts';
 import {
   accounts,
   allotments,
@@ -16,7 +16,7 @@ import {
   people,
   plotApplications,
   signIns,
-} from './entity.ts';
+} from '../entity.ts';
 import { keepACoordinator, personView } from './people.ts';
 
 /** What stands for the name of somebody who was erased. */

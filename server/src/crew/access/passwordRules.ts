@@ -1,5 +1,5 @@
 import { dictionary } from '@zxcvbn-ts/language-common';
-import { invalid } from '../http/refusal.ts';
+import { invalid } from '../../http/refusal.ts';
 
 /** Passwords that are tried first, from a list that ships. Source: the common passwords of @zxcvbn-ts/language-common. */
 const common = new Set(dictionary['passwords-common'].map(String));

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import { Harness, type TestGarden } from '../testing/harness.ts';
+import { Harness, type TestGarden } from '../../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;

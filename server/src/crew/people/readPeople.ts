@@ -9,7 +9,7 @@ import {
 } from '@unity-acre/contract/crew';
 import { readNeutral } from '@unity-acre/contract/csv';
 import { parse } from 'csv-parse/sync';
-import { invalid } from '../http/refusal.ts';
+import { invalid } from '../../http/refusal.ts';
 
 type Mapping = PeopleFileRead['mapping'];
 type Row = Record<string, string>;

@@ -1,10 +1,10 @@
 import { peopleFields } from '@unity-acre/contract/crew';
 import { csvOf } from '@unity-acre/contract/csv';
 import { v7 as newId } from 'uuid';
-import { heavy } from '../heavy/pool.ts';
-import { type Handlers, prepared } from '../http/handle.ts';
-import { invalid } from '../http/refusal.ts';
-import { type PersonEntity, people } from './entity.ts';
+import { heavy } from '../../heavy/pool.ts';
+import { type Handlers, prepared } from '../../http/handle.ts';
+import { invalid } from '../../http/refusal.ts';
+import { type PersonEntity, people } from '../entity.ts';
 
 export const peopleFileRoutes: Pick<Handlers, 'peopleFile' | 'readPeopleFile'> = {
   peopleFile: async ({ store, params: { gardenId }, response }) => {
