@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { plainCatalogue } from '@unity-acre/core/crops';
 import { demoPassword, gardenId, loadDemo } from '@unity-acre/demo';
-import { openStore, start, tables } from '@unity-acre/server';
+import { openStore, readSettings, start, tables } from '@unity-acre/server';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { openBrowser, visit } from '../../e2e/src/browser.ts';
@@ -64,7 +64,7 @@ for (let i = 0; i < plantings.length; i += 50) {
   await store.write((manager) => manager.insert(tables.plantings, plantings.slice(i, i + 50)));
 }
 const running = await start({
-  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, trustProxy: 0, operatorToken: null },
+  settings: readSettings({ PORT: '0', DATA_DIR: dataDir }),
   store,
   version: '0',
   pages: join(root, 'web/dist'),

@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoSignIns, gardenId, loadDemo } from '@unity-acre/demo';
-import { openStore, start } from '@unity-acre/server';
+import { openStore, readSettings, start } from '@unity-acre/server';
 import autocannon from 'autocannon';
 import Database from 'better-sqlite3';
 import express from 'express';
@@ -23,7 +23,7 @@ const dataDir = mkdtempSync(join(tmpdir(), 'acre-bench-'));
 const store = await openStore(dataDir);
 await loadDemo(store);
 const ours = await start({
-  settings: { port: 0, host: '127.0.0.1', dataDir, publicUrl: null, trustProxy: 0, operatorToken: null },
+  settings: readSettings({ PORT: '0', DATA_DIR: dataDir }),
   store,
   version: 'bench',
   pages: null,

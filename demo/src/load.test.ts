@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { openStore, type Store, start } from '@unity-acre/server';
+import { openStore, readSettings, type Store, start } from '@unity-acre/server';
 import { pino } from 'pino';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { hasDemo, loadDemo } from './load.ts';
@@ -27,14 +27,7 @@ it('is loaded once', async () => {
 
 it('answers every list of the contract as the contract says, for everyone who may sign in', async () => {
   const running = await start({
-    settings: {
-      port: 0,
-      host: '127.0.0.1',
-      dataDir: folder,
-      publicUrl: null,
-      trustProxy: 0,
-      operatorToken: null,
-    },
+    settings: readSettings({ PORT: '0', DATA_DIR: folder }),
     store,
     version: 'test',
     pages: null,

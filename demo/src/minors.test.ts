@@ -2,7 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { type RouteName, routes } from '@unity-acre/contract';
-import { openStore, type Running, start, tables } from '@unity-acre/server';
+import { openStore, type Running, readSettings, start, tables } from '@unity-acre/server';
 import { pino } from 'pino';
 import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
@@ -51,14 +51,7 @@ beforeAll(async () => {
   const store = await openStore(folder);
   await loadDemo(store);
   running = await start({
-    settings: {
-      port: 0,
-      host: '127.0.0.1',
-      dataDir: folder,
-      publicUrl: null,
-      trustProxy: 0,
-      operatorToken: null,
-    },
+    settings: readSettings({ PORT: '0', DATA_DIR: folder }),
     store,
     version: 'test',
     pages: null,

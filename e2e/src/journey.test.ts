@@ -64,7 +64,7 @@ it.each<['en' | 'es', Size]>([
   await hand.write(w.ground.name, bedName[language]);
   await hand.write(w.ground.width, '0');
   await hand.press(w.kit.save);
-  await hand.reads(w.fields.above.replace('{{limit}}', '0'));
+  await hand.reads(w.fields.tooNarrow);
   await hand.write(w.ground.width, '4 ft');
   await hand.write(w.ground.length, '20 ft');
   await hand.press(w.kit.save);

@@ -150,7 +150,7 @@ it('says what does not go together and applies a remedy', async () => {
   const bed = await bedNamed('Bed 1');
   await hand.press(plan.findings.help);
   const before = (await plantings()).filter((row) => row.bedId === bed);
-  await page.waitForSelector('ol div button');
+  await page.waitForSelector('ol div.border-blossom button');
   const words = await page.$eval('ol div.border-blossom button', (button) => button.textContent ?? '');
   await hand.press(words);
   await until(async () => {

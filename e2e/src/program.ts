@@ -41,6 +41,8 @@ export class Program {
 
   /** Stops as Ctrl-C does. @returns the exit code */
   stop(): Promise<number | null> {
+    if (this.child.exitCode !== null || this.child.signalCode !== null)
+      return Promise.resolve(this.child.exitCode);
     const ended = new Promise<number | null>((resolve) => this.child.on('exit', resolve));
     this.child.kill('SIGINT');
     return ended;

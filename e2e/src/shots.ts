@@ -2,7 +2,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { demoSignIns, loadDemo } from '@unity-acre/demo';
-import { openStore, start } from '@unity-acre/server';
+import { openStore, readSettings, start } from '@unity-acre/server';
 import { openBrowser, type Size, visit } from './browser.ts';
 
 /* Takes a picture of each main view from the demo garden. `shots.ts FOLDER [name …]` takes some of them. */
@@ -51,14 +51,7 @@ const data = mkdtempSync(join(tmpdir(), 'acre-shots-'));
 const store = await openStore(data);
 await loadDemo(store);
 const running = await start({
-  settings: {
-    port: 0,
-    host: '127.0.0.1',
-    dataDir: data,
-    publicUrl: null,
-    trustProxy: 0,
-    operatorToken: null,
-  },
+  settings: readSettings({ PORT: '0', DATA_DIR: data }),
   store,
   version: '0',
   pages: join(root, 'web/dist'),

@@ -69,5 +69,5 @@ export const metres = z.number().min(-2000).max(2000);
 export const SMALLEST_M = 0.05;
 export const LARGEST_M = 1000;
 /** A size on the ground, metres. */
-export const size = z.number().min(SMALLEST_M).max(LARGEST_M);
+export const size = z.number().min(SMALLEST_M, 'tooNarrow').max(LARGEST_M, 'tooFar');
 export const version = z.number().int().min(1).max(1e9);

@@ -11,8 +11,8 @@ afterAll(() => harness.close());
 
 describe('beds', () => {
   it.each([
-    [{ width: 0 }, 'width', 'atLeast'],
-    [{ length: -2 }, 'length', 'atLeast'],
+    [{ width: 0 }, 'width', 'tooNarrow'],
+    [{ length: -2 }, 'length', 'tooNarrow'],
     [{ width: 1e9 }, 'width', 'atMost'],
     [{ x: 'left' }, 'x', 'wrongType'],
     [{ name: '' }, 'name', 'required'],

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { pino } from 'pino';
+import { readSettings } from '../settings.ts';
 import { start } from '../start.ts';
 
 /*
@@ -23,14 +24,7 @@ setInterval(() => {
 }, LOOK_MS);
 
 const running = await start({
-  settings: {
-    port: 0,
-    host: '127.0.0.1',
-    dataDir: process.argv[2]!,
-    publicUrl: null,
-    trustProxy: 0,
-    operatorToken: null,
-  },
+  settings: readSettings({ PORT: '0', DATA_DIR: process.argv[2] }),
   version: 'watched',
   pages: join(import.meta.dirname, 'nowhere'),
   logger: pino({ level: 'silent' }),

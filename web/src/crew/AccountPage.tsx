@@ -10,6 +10,7 @@ import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Loaded } from '../kit/states.tsx';
 import { useBecome, useMe } from '../shell/me.ts';
 import { browserName } from './browserName.ts';
+import { PasswordField } from './PasswordField.tsx';
 
 /** One's own account: what one signs in with, and where. */
 export default function AccountPage() {
@@ -49,32 +50,18 @@ function PasswordForm() {
   return (
     <form onSubmit={form.submit} noValidate className="furrow flex max-w-lg flex-col gap-4">
       <h2>{t('account:password.title')}</h2>
-      <Field label={t('account:current')} error={errors.current?.message}>
-        {(props) => (
-          <input
-            {...props}
-            {...form.register('current')}
-            type="password"
-            autoComplete="current-password"
-            className="input"
-          />
-        )}
-      </Field>
-      <Field
+      <PasswordField
+        label={t('account:current')}
+        error={errors.current?.message}
+        field={form.register('current')}
+      />
+      <PasswordField
         label={t('account:password.next')}
         hint={t('account:password.hint')}
         error={errors.password?.message}
-      >
-        {(props) => (
-          <input
-            {...props}
-            {...form.register('password')}
-            type="password"
-            autoComplete="new-password"
-            className="input"
-          />
-        )}
-      </Field>
+        field={form.register('password')}
+        isNew
+      />
       <RefusedNote refused={form.refused} />
       <Button type="submit" look="act" disabled={form.busy} className="self-start">
         {t('account:password.go')}
@@ -107,17 +94,11 @@ function EmailForm() {
           <input {...props} {...form.register('email')} type="email" autoComplete="email" className="input" />
         )}
       </Field>
-      <Field label={t('crew:password')} error={errors.current?.message}>
-        {(props) => (
-          <input
-            {...props}
-            {...form.register('current')}
-            type="password"
-            autoComplete="current-password"
-            className="input"
-          />
-        )}
-      </Field>
+      <PasswordField
+        label={t('crew:password')}
+        error={errors.current?.message}
+        field={form.register('current')}
+      />
       <RefusedNote refused={form.refused} />
       <Button type="submit" disabled={form.busy} className="self-start">
         {t('account:email.go')}

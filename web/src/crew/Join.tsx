@@ -4,10 +4,11 @@ import { useTranslation } from 'react-i18next';
 import { useNavigate, useParams } from 'react-router';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
-import { Field, useBodyForm } from '../kit/form.tsx';
+import { useBodyForm } from '../kit/form.tsx';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Loaded } from '../kit/states.tsx';
 import { useBecome } from '../shell/me.ts';
+import { PasswordField } from './PasswordField.tsx';
 
 /** Accepting an invitation. */
 export default function Join() {
@@ -35,21 +36,13 @@ export default function Join() {
         <form onSubmit={form.submit} noValidate className="flex max-w-md flex-col gap-4">
           <h1>{t('join.title', { garden })}</h1>
           <p>{t('join.lead', { name, email })}</p>
-          <Field
+          <PasswordField
             label={hasAccount ? t('password') : t('join.choose')}
             hint={hasAccount ? t('join.known') : t('join.hint')}
             error={form.formState.errors.password?.message}
-          >
-            {(props) => (
-              <input
-                {...props}
-                {...form.register('password')}
-                type="password"
-                autoComplete={hasAccount ? 'current-password' : 'new-password'}
-                className="input"
-              />
-            )}
-          </Field>
+            field={form.register('password')}
+            isNew={!hasAccount}
+          />
           <RefusedNote refused={form.refused} />
           <Button type="submit" look="act" disabled={form.busy} className="self-start">
             {t('join.go')}

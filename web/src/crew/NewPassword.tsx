@@ -4,10 +4,11 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import { ask } from '../kit/ask.ts';
 import { Button } from '../kit/Button.tsx';
-import { Field, useBodyForm } from '../kit/form.tsx';
+import { useBodyForm } from '../kit/form.tsx';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Waiting } from '../kit/states.tsx';
 import { useBecome } from '../shell/me.ts';
+import { PasswordField } from './PasswordField.tsx';
 
 /** Choosing a new password by a link. */
 export default function NewPassword() {
@@ -37,21 +38,13 @@ export default function NewPassword() {
       {link.data ? (
         <>
           <p>{t('account:link.lead', { email: link.data.email })}</p>
-          <Field
+          <PasswordField
             label={t('account:password.next')}
             hint={t('account:link.hint')}
             error={form.formState.errors.password?.message}
-          >
-            {(props) => (
-              <input
-                {...props}
-                {...form.register('password')}
-                type="password"
-                autoComplete="new-password"
-                className="input"
-              />
-            )}
-          </Field>
+            field={form.register('password')}
+            isNew
+          />
           <RefusedNote refused={form.refused} />
           <Button type="submit" look="act" disabled={form.busy} className="self-start">
             {t('account:link.go')}

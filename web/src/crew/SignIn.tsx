@@ -7,6 +7,7 @@ import { Field, useBodyForm } from '../kit/form.tsx';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Loaded } from '../kit/states.tsx';
 import { useBecome, useMe } from '../shell/me.ts';
+import { PasswordField } from './PasswordField.tsx';
 
 /** The page asked for before signing in; only ever one of this garden's own. */
 const pageAfter = (search: URLSearchParams): string => {
@@ -47,17 +48,11 @@ export default function SignIn() {
             />
           )}
         </Field>
-        <Field label={t('crew:password')} error={errors.password?.message}>
-          {(props) => (
-            <input
-              {...props}
-              {...form.register('password')}
-              type="password"
-              autoComplete="current-password"
-              className="input"
-            />
-          )}
-        </Field>
+        <PasswordField
+          label={t('crew:password')}
+          error={errors.password?.message}
+          field={form.register('password')}
+        />
         <RefusedNote refused={form.refused} />
         <Button type="submit" look="act" disabled={form.busy} className="self-start">
           {t('crew:signIn.go')}
