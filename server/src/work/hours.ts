@@ -5,6 +5,7 @@ import { group } from 'd3-array';
 import { type EntityManager, LessThanOrEqual } from 'typeorm';
 import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
+import { Names } from '../crew/index.ts';
 import { findInPieces } from '../database/pieces.ts';
 import { Breather } from '../heavy/breather.ts';
 import type { Handlers } from '../http/handle.ts';
@@ -95,12 +96,20 @@ export const hoursRoutes: Pick<Handlers, 'hours' | 'saveGiven' | 'removeGiven'> 
       (one) =>
         isOwn(one) || person.role === 'coordinator' || (person.role === 'crewLead' && one.kind !== 'minor'),
     );
+    const names = await Names.for(store.manager, person);
     return shown.map((one) => {
       const own = visits.get(one.id) ?? [];
       const given = own.map(({ on, minutes }) => ({ personId: one.id, on, minutes }));
       const { done } = pledgeOf(given, one.id, one.pledged, '0000-01-01', '9999-12-31');
-      const { id: personId, name, pledged, headcount } = one;
-      return { personId, name, pledged, minutes: done, headMinutes: done * headcount, visits: own };
+      const { id: personId, pledged, headcount } = one;
+      return {
+        personId,
+        name: names.of(personId),
+        pledged,
+        minutes: done,
+        headMinutes: done * headcount,
+        visits: own,
+      };
     });
   },
 
