@@ -16,6 +16,7 @@ import { defaultRules } from '@unity-acre/core/season';
 import Database from 'better-sqlite3';
 import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
+import { hashOf } from '../crew/caller.ts';
 import { beds, landmarks } from '../ground/entity.ts';
 import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
@@ -260,6 +261,12 @@ describe('a database of the first version', () => {
       "INSERT INTO planting VALUES ('p1', 'g1', 1, 'pea', 'snap', 'b1', 2026, 'spring', 'sowInPlace', 'rows', 1.2, 6, NULL, '')",
     );
     await source.query("INSERT INTO landmark VALUES ('m1', 'g1', 1, 'hedge', 0, 0, 1, 20)");
+    await source.query("INSERT INTO account VALUES ('a1', 'old@example.org', 'hash')");
+    await source.query("INSERT INTO sign_in VALUES ('t1', 'a1', '9999999999999')");
+    await source.query(
+      "INSERT INTO person (id, gardenId, version, name, role, household, headcount) VALUES ('n1', 'g1', 1, 'Old', 'volunteer', '', 1)",
+    );
+    await source.query("INSERT INTO calendar_address VALUES ('n1', 'g1', 'plain-token')");
     await source.destroy();
 
     const store = await openStore(folder);
@@ -289,6 +296,10 @@ describe('a database of the first version', () => {
       betweenId: null,
       pinned: false,
     });
+    const [signIn] = await store.manager.query('SELECT * FROM sign_in');
+    expect(Date.now() - Number(signIn.seenAt)).toBeLessThan(60_000);
+    const [address] = await store.manager.query('SELECT * FROM calendar_address');
+    expect(address.tokenHash).toBe(hashOf('plain-token'));
     await store.close();
   });
 });

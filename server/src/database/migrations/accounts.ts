@@ -60,7 +60,9 @@ export class Accounts1764700000000 implements MigrationInterface {
     );
     for (const [table, name, columns] of indexes)
       await runner.createIndex(table, new TableIndex({ name, columnNames: columns }));
-    await runner.query('UPDATE "sign_in" SET "id" = "tokenHash"');
+    // Whoever is signed in stays so.
+    const now = String(Date.now());
+    await runner.query('UPDATE "sign_in" SET "id" = "tokenHash", "createdAt" = ?, "seenAt" = ?', [now, now]);
     await runner.query(
       'CREATE TABLE "stamp" ("gardenId" varchar NOT NULL, "room" varchar NOT NULL, "changes" integer NOT NULL, PRIMARY KEY ("gardenId", "room"))',
     );
