@@ -11,9 +11,11 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import Database from 'better-sqlite3';
 import { parse } from 'csv-parse/sync';
+import { pino } from 'pino';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { DATABASE_FILE } from '../database/store.ts';
 import { Harness, newId, OPERATOR_TOKEN, observation, type TestGarden } from '../testing/harness.ts';
+import { keepBackups } from './nightly.ts';
 import { restoreInstallation, unpack } from './restore.ts';
 import { restoreGarden } from './restoreGarden.ts';
 
@@ -271,6 +273,17 @@ describe('the nightly backup', () => {
     const dataDir = join(folder, 'restored');
     const restored = await restoreInstallation(join(harness.dataDir, 'backups', name!), dataDir, false);
     expect(restored.about.gardens).toEqual([{ id: garden.id, name: 'Test garden' }]);
+    await harness.close();
+  });
+
+  it('makes itself soon after the start, with nobody asking', async () => {
+    const harness = await Harness.open();
+    await harness.setUp();
+    const nightly = keepBackups(harness.running.store, 'test', pino({ level: 'silent' }), 0);
+    for (let n = 0; n < 300 && !nightly.newest(); n++)
+      await new Promise((resolve) => setTimeout(resolve, 50));
+    expect(nightly.newest()).not.toBeNull();
+    await nightly.end();
     await harness.close();
   });
 

@@ -1,4 +1,4 @@
-import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { existsSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Logger } from 'pino';
 import { databaseFile, type Store } from '../database/store.ts';
@@ -32,7 +32,7 @@ export const backupName = (at: number): string =>
 /** The nightly backups there are, newest first. */
 function nightlyBackups(dataDir: string): BackupFile[] {
   const folder = backupFolder(dataDir);
-  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  if (!existsSync(folder)) return [];
   return readdirSync(folder)
     .flatMap((name) => {
       const [, hour, minute, second] = NAME.exec(name) ?? [];

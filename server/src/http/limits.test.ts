@@ -52,9 +52,6 @@ describe('guessing passwords', () => {
   it('counts what fails, not what succeeds: a class of 100 signs in at once through one router', async () => {
     harness = await Harness.open({ tries: {}, trustProxy: 1 });
     await harness.setUp();
-    const class_ = await Promise.all(Array.from({ length: 100 }, () => right('10.0.0.1')));
-    expect(class_.every((status) => status === 200 || status === 429)).toBe(true);
-    // One account from one address: ten at a time. A hundred accounts: all.
     const store = harness.running.store;
     await store.write(async (manager) => {
       const { passwordHash } = await manager.findOneByOrFail(accounts, { email });

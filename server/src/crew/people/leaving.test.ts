@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
-import { Harness, newId, observation, type TestGarden } from '../../testing/harness.ts';
+import { Harness, newId, observation, plainBed, type TestGarden } from '../../testing/harness.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -110,4 +110,32 @@ it('takes the account along that leads into no other garden', async () => {
   await garden.ok('erasePerson', { params: { id: zoe.id } });
   const { manager } = harness.running.store;
   expect(await manager.existsBy('account', { email: email! })).toBe(false);
+});
+
+it('blanks whole words in what people wrote, and no id, day or code, whatever somebody is called', async () => {
+  const bed = await garden.ask('saveBed', {
+    params: { id: newId() },
+    body: { ...plainBed, name: 'Lettuce' },
+  });
+  // Names and a number that stand in ids, days, codes and other words.
+  const ids: string[] = [];
+  for (const [name, phone] of [
+    ['ground', '2026'],
+    ['05', '01'],
+    ['Let', '00'],
+  ] as const)
+    ids.push(await garden.person(name, { phone }));
+  const { changes: before } = await garden.ok('changes', { query: { limit: 200 } });
+  const rowsNow = async () =>
+    (await harness.running.store.manager.query(
+      "SELECT rows FROM change WHERE verb = 'bed.saved' ORDER BY id",
+    )) as object[];
+  const rows = await rowsNow();
+  for (const id of ids) {
+    await retire(id);
+    await garden.ok('erasePerson', { params: { id } });
+  }
+  expect(await rowsNow()).toEqual(rows);
+  expect(before.length).toBeGreaterThan(3);
+  expect((await garden.ask('undo', { params: { id: bed.change! } })).status).toBe(200);
 });

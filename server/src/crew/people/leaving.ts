@@ -51,16 +51,36 @@ async function closeDoors(manager: EntityManager, { id, gardenId, accountId }: P
   if (!isElsewhere) await manager.delete(signIns, { accountId });
 }
 
-/** A text in which what is personal is blanked. */
-const scrubbed = (text: string, personal: readonly string[]): string =>
-  personal.reduce((rest, one) => rest.replaceAll(one, ERASED), text);
+/** Fields in which people are named in words; ids, days and codes are never touched, whatever somebody is called. */
+const inWords = new Set([
+  'name',
+  'email',
+  'phone',
+  'to',
+  'address',
+  'subject',
+  'body',
+  'note',
+  'title',
+  'what',
+  'why',
+]);
 
-/** The same for every text within a value. */
-function scrubAll<T>(value: T, personal: readonly string[]): T {
-  if (typeof value === 'string') return scrubbed(value, personal) as T;
-  if (Array.isArray(value)) return value.map((one) => scrubAll(one, personal)) as T;
+/** A text in which what is personal is blanked, as whole words. */
+const scrubbed = (text: string, personal: readonly string[]): string =>
+  personal.reduce((rest, one) => {
+    const literal = one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
+    return rest.replace(new RegExp(`(?<![\\p{L}\\p{N}])${literal}(?![\\p{L}\\p{N}])`, 'gu'), ERASED);
+  }, text);
+
+/** The same for every field in words within a value. @param field the one the value stands in */
+function scrubAll<T>(value: T, personal: readonly string[], field = ''): T {
+  if (typeof value === 'string') return (inWords.has(field) ? scrubbed(value, personal) : value) as T;
+  if (Array.isArray(value)) return value.map((one) => scrubAll(one, personal, field)) as T;
   if (typeof value !== 'object' || value === null) return value;
-  return Object.fromEntries(Object.entries(value).map(([key, one]) => [key, scrubAll(one, personal)])) as T;
+  return Object.fromEntries(
+    Object.entries(value).map(([key, one]) => [key, scrubAll(one, personal, key)]),
+  ) as T;
 }
 
 /** What the garden knows of somebody that tells who they are, now and in every change that is on record. */
