@@ -1,4 +1,4 @@
-import { channels } from '@unity-acre/core/crew';
+import { channels, messageKinds } from '@unity-acre/core/crew';
 import {
   type GoalName,
   goalNames,
@@ -252,19 +252,6 @@ export const rota = z.object({
   peopleLeft: z.array(personReason),
 });
 
-export const messageKinds = [
-  'reminder',
-  'rota',
-  'placeFree',
-  'calledOff',
-  'moved',
-  'frostCall',
-  'firstNotice',
-  'secondNotice',
-  'release',
-  'plotGiven',
-] as const;
-
 /** A message to one person. Mail and text go to a stand-in that keeps them; calls are for somebody to make. */
 export const message = z.object({
   id,
@@ -367,7 +354,6 @@ export type WorkDone = z.infer<typeof workDone>;
 export type RollCallInput = z.infer<typeof rollCallInput>;
 export type MoveInput = z.infer<typeof moveInput>;
 export type Message = z.infer<typeof message>;
-export type MessageKind = (typeof messageKinds)[number];
 export type FrostWatch = z.infer<typeof frostWatch>;
 export type GivenInput = z.infer<typeof givenInput>;
 export type HoursOf = z.infer<typeof hoursOf>;

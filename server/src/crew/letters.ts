@@ -1,28 +1,37 @@
-import type { MessageKind } from '@unity-acre/contract/work';
+import en from '@unity-acre/contract/crew/messages.en.json' with { type: 'json' };
+import es from '@unity-acre/contract/crew/messages.es.json' with { type: 'json' };
 import type { Day } from '@unity-acre/core/calendar';
+import type { MessageBlank, MessageKind, messageRows } from '@unity-acre/core/crew';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { type MessageEntity, messages, type SessionEntity } from '../work/entity.ts';
 import { type PersonEntity, people } from './entity.ts';
-import en from './letters.en.json' with { type: 'json' };
-import es from './letters.es.json' with { type: 'json' };
 import { Names } from './names.ts';
 
 const words = { en, es };
 
-/** What a letter says besides what its session tells. */
-export interface Says {
-  /** the day a session was to be on */
-  before?: Day;
-  bed?: string;
-  /** a list in the garden's own words, in the reader's, or of sessions */
-  list?: string | readonly SessionEntity[] | ((language: 'en' | 'es') => string);
-  /** sessions they are no longer expected at */
-  gone?: readonly SessionEntity[];
-  by?: Day;
+/** A list in the garden's own words, in the reader's, or of sessions. */
+type List = string | readonly SessionEntity[] | ((language: 'en' | 'es') => string);
+
+/** How each blank of a message is given. */
+interface Blanks extends Record<MessageBlank, unknown> {
+  before: Day;
+  bed: string;
+  list: List;
+  gone: readonly SessionEntity[];
+  by: Day | null;
 }
+
+type Rows = typeof messageRows;
+
+/** What a message of a kind is written with: its session where it is about one, and each blank of its row. */
+export type Said<Kind extends MessageKind> = {
+  [One in Kind]: {
+    [Blank in Rows[One]['says'][number]]: Blanks[Blank];
+  } & (Rows[One]['hasSession'] extends true ? { session: SessionEntity } : unknown);
+}[Kind];
 
 /** Fills the {{blanks}} of a text. A sentence whose blank is empty is left out. */
 export function filled(text: string, blanks: Record<string, string>): string {
@@ -56,12 +65,9 @@ export class Letters {
   }
 
   /** @returns false where there is nobody to write to */
-  async write(
-    kind: MessageKind,
-    personId: string,
-    session: SessionEntity | null,
-    says: Says = {},
-  ): Promise<boolean> {
+  async write<Kind extends MessageKind>(kind: Kind, personId: string, said: Said<Kind>): Promise<boolean> {
+    const says: Partial<Blanks> & { session?: SessionEntity } = said;
+    const session = says.session ?? null;
     const person = this.persons.get(personId);
     const reader = person?.kind === 'minor' ? this.persons.get(person.guardianId ?? '') : person;
     if (!person || !reader || person.retiredOn !== null || reader.retiredOn !== null) return false;
@@ -75,7 +81,7 @@ export class Letters {
       })
         .format(new Date(`${on}T00:00:00Z`))
         .replace(',', '');
-    const each = (list: Says['list'] = '') =>
+    const each = (list: List = '') =>
       typeof list === 'string'
         ? list
         : typeof list === 'function'

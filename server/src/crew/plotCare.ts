@@ -80,10 +80,10 @@ export const plotCareRoutes: Pick<Handlers, 'plotCare' | 'saveCareCheck'> = {
       const tenure = await manager.findOneByOrFail(tenures, { bedId: params.bedId, year });
       if (tenure.personId) {
         const letters = await Letters.of(writing, garden, store.clock);
-        await letters.write(after.stage, tenure.personId, null, {
+        await letters.write(after.stage, tenure.personId, {
           bed: after.bed,
           list: (language) => findings[language][body.finding],
-          ...(after.nextLook && { by: after.nextLook }),
+          by: after.nextLook,
         });
       }
       if (after.stage === 'release') await writing.set<TenureEntity>(tenures, tenure, { personId: null });

@@ -166,7 +166,7 @@ export const plotRoutes: PlotRoutes = {
         const values = { bedId, year, kind: 'plot' as const, personId: applicant?.personId ?? null };
         await writing.put<TenureEntity>(tenures, known?.id ?? newId(), values, known?.version);
         if (!applicant) continue;
-        await letters.write('plotGiven', applicant.personId, null, {
+        await letters.write('plotGiven', applicant.personId, {
           bed: names.get(bedId) ?? '',
           by: body.acceptBy,
         });

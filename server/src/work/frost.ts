@@ -83,7 +83,7 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
       // Sent again, the call changes nothing and writes to nobody twice.
       if (isNew) {
         const letters = await Letters.of(writing, garden, store.clock);
-        for (const personId of asked) await letters.write('frostCall', personId, session, { list });
+        for (const personId of asked) await letters.write('frostCall', personId, { session, list });
       }
       return (await sessionViews(manager, [session], person))[0]!;
     }),

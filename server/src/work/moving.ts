@@ -28,6 +28,6 @@ export async function moveIn(
   const { coming } = placesOf(await writing.manager.findBy(signUps, { sessionId: row.id }));
   const told = new Set([...coming.map(({ personId }) => personId), ...(row.leadId ? [row.leadId] : [])]);
   for (const personId of told)
-    await letters.write(move.to ? 'moved' : 'calledOff', personId, moved, { before: row.on });
+    await letters.write(move.to ? 'moved' : 'calledOff', personId, { session: moved, before: row.on });
   return moved;
 }

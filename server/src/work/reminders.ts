@@ -43,7 +43,7 @@ export async function writeReminders(
       ...(session.leadId ? [session.leadId] : []),
     ]);
     for (const personId of expected) {
-      if (!reminded.has(personId) && (await letters.write('reminder', personId, session))) count += 1;
+      if (!reminded.has(personId) && (await letters.write('reminder', personId, { session }))) count += 1;
     }
   }
   return count;

@@ -133,7 +133,7 @@ async function apply(writing: Writing, job: RotaJob, member: Member, clock: Cloc
     }
   }
   const letters = await Letters.of(writing, member.garden, clock);
-  for (const [personId, says] of news.byPerson) await letters.write('rota', personId, null, says);
+  for (const [personId, says] of news.byPerson) await letters.write('rota', personId, says);
 }
 
 /** A rota is applied while the change that did so stands: it may have been undone, or never kept. */

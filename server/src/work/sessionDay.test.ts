@@ -1,7 +1,4 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
-import en from '../crew/letters.en.json' with { type: 'json' };
-import es from '../crew/letters.es.json' with { type: 'json' };
-import { filled } from '../crew/letters.ts';
 import { Harness, saturday, type TestGarden } from '../testing/harness.ts';
 
 let harness: Harness;
@@ -203,40 +200,6 @@ describe('reminders', () => {
       body: { to: { on: '2026-08-01', from: '17:00', to: '18:00' }, why: '' },
     });
     expect(await remind()).toEqual({ messages: 1 });
-  });
-});
-
-describe('letters', () => {
-  const full = {
-    garden: 'Alder Falls Community Garden',
-    who: 'Kim',
-    title: 'Saturday work morning',
-    day: 'Wednesday 23 September',
-    from: '09:00',
-    to: '11:30',
-    meetAt: 'The shed',
-    lead: 'Tobias Wren',
-    note: 'Bring gloves.',
-    why: 'Heavy rain.',
-    before: 'Wednesday 16 September',
-    bed: 'Plot 12',
-    list: 'tomatoes',
-    gone: 'none',
-    by: 'Saturday 3 October',
-  };
-  it.each([...Object.entries(en), ...Object.entries(es)])(
-    '%s: fill every blank, and a text is one text',
-    (_, letter) => {
-      for (const text of Object.values(letter)) {
-        expect(filled(text, full)).not.toMatch(/\{|\}/);
-        expect(filled(text, {})).not.toMatch(/undefined|\{/);
-      }
-      // Two parts of a text message at the most: GSM 03.38 has 153 signs in each.
-      expect(filled(letter.text, full).length).toBeLessThanOrEqual(306);
-    },
-  );
-  it('leave out a sentence that has nothing to say', () => {
-    expect(filled('One. For {{who}}. Two.', {})).toBe('One. Two.');
   });
 });
 

@@ -61,7 +61,7 @@ async function moveUpIn(
     if (heads > free) continue;
     free -= heads;
     await writing.set(signUps, row, { waitingSince: null });
-    await letters.write('placeFree', row.personId, session);
+    await letters.write('placeFree', row.personId, { session });
   }
 }
 

@@ -1,3 +1,5 @@
+import messagesEn from '@unity-acre/contract/crew/messages.en.json' with { type: 'json' };
+import messagesEs from '@unity-acre/contract/crew/messages.es.json' with { type: 'json' };
 import fieldsEn from '@unity-acre/contract/wire/fields.en.json' with { type: 'json' };
 import fieldsEs from '@unity-acre/contract/wire/fields.es.json' with { type: 'json' };
 import accountEn from '../crew/account.en.json' with { type: 'json' };
@@ -43,6 +45,7 @@ export const allWords = {
     day: dayEn,
     ground: groundEn,
     layout: layoutEn,
+    messages: messagesEn,
     people: peopleEn,
     plan: planEn,
     plots: plotsEn,
@@ -61,6 +64,7 @@ export const allWords = {
     day: dayEs,
     ground: groundEs,
     layout: layoutEs,
+    messages: messagesEs,
     people: peopleEs,
     plan: planEs,
     plots: plotsEs,

@@ -32,6 +32,10 @@ export const lateWords = {
     en: () => import('../ground/layout.en.json'),
     es: () => import('../ground/layout.es.json'),
   },
+  messages: {
+    en: () => import('@unity-acre/contract/crew/messages.en.json'),
+    es: () => import('@unity-acre/contract/crew/messages.es.json'),
+  },
   people: {
     en: () => import('../crew/people.en.json'),
     es: () => import('../crew/people.es.json'),

@@ -9,11 +9,11 @@ import { endStreamsOf } from '../../http/streams.ts';
 import type { PasswordTries } from '../../http/tries.ts';
 import { admit, hashOf, newToken } from '../caller.ts';
 import { type AccountEntity, accounts, passwordLinks, people, signIns } from '../entity.ts';
-import en from '../letters.en.json' with { type: 'json' };
-import es from '../letters.es.json' with { type: 'json' };
 import { filled } from '../letters.ts';
 import { meOf } from './me.ts';
 import { hashPassword } from './password.ts';
+import en from './passwordLetter.en.json' with { type: 'json' };
+import es from './passwordLetter.es.json' with { type: 'json' };
 import { checkPassword } from './passwordRules.ts';
 
 const words = { en, es };
@@ -80,7 +80,7 @@ export function passwordLinkRoutes(dataDir: string, asked: PasswordTries): LinkR
       if (!account) return { ok: true };
       const person = await store.manager.findOneBy(people, { accountId: account.id });
       const { token } = await newPasswordLink(store, account.id);
-      const { subject, mail } = words[person?.language ?? 'en'].passwordLink;
+      const { subject, mail } = words[person?.language ?? 'en'];
       post(dataDir, account.email, {
         subject,
         body: filled(mail, { who: person?.name ?? '', link: passwordLinkAddress(publicUrl, token) }),

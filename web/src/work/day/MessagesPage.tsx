@@ -84,7 +84,7 @@ function Reminding() {
 }
 
 function Letters({ list }: { list: Message[] }) {
-  const { t } = useTranslation('day');
+  const { t } = useTranslation(['day', 'messages']);
   const dates = useDates();
   const mark = useWrite('markSent');
   return (
@@ -109,7 +109,7 @@ function Letters({ list }: { list: Message[] }) {
           </div>
           <p className="flex flex-col items-start gap-1 sm:items-end">
             <span className="rounded-sm border border-line-strong px-2 text-sm">
-              {t(`post.kind.${letter.kind}`)}
+              {t(`messages:${letter.kind}.name`)}
             </span>
             {!letter.sent && (
               <Button
