@@ -1,6 +1,5 @@
 import type { Skill, Strain } from '../crew/index.ts';
 import type { ToolNeed } from './rota/problem.ts';
-import type { TaskKind } from './task.ts';
 
 /** The sky a task wants; work in the sun is hard on what is set out, and some work cannot be done in rain. */
 export type SkyWanted = 'any' | 'dry' | 'overcast';
@@ -20,9 +19,8 @@ export interface Needs {
   critical: boolean;
 }
 
-const each = (...tools: string[]): ToolNeed[] => tools.map((tool) => ({ tool, per: 'person' }));
-const one = (...tools: string[]): ToolNeed[] => tools.map((tool) => ({ tool, per: 'crew' }));
-const plain: Needs = {
+/** Work that anybody can do alone with bare hands under any sky; rows say what differs from it. */
+export const anybody: Needs = {
   fewest: 1,
   most: 3,
   strains: [],
@@ -33,58 +31,10 @@ const plain: Needs = {
   critical: false,
 };
 
-/**
- * What each kind of work asks for. Common practice, no source: sowing and setting out are done on the knees, supports are
- * put up by two, compost and straw are carried; setting out wants an overcast day or late afternoon.
- */
-const needs: Record<TaskKind, Needs> = {
-  startIndoors: { ...plain, most: 4, skill: 'seedlings', critical: true },
-  potOn: { ...plain, most: 4, skill: 'seedlings' },
-  support: {
-    ...plain,
-    fewest: 2,
-    most: 4,
-    strains: ['heights', 'lifting'],
-    skill: 'trellis',
-    adultsOnly: true,
-    tools: one('mallet'),
-    sky: 'dry',
-  },
-  sow: { ...plain, most: 4, strains: ['kneeling'], tools: one('line', 'rake'), sky: 'dry', critical: true },
-  thin: { ...plain, most: 4, strains: ['kneeling'] },
-  thinAgain: { ...plain, most: 4, strains: ['kneeling'] },
-  hardenOff: { ...plain, most: 2, strains: ['lifting'], critical: true },
-  setOut: {
-    ...plain,
-    most: 4,
-    strains: ['kneeling'],
-    skill: 'setting out',
-    tools: each('trowel'),
-    sky: 'overcast',
-    critical: true,
-  },
-  netOn: { ...plain, fewest: 2, most: 4, sky: 'dry' },
-  cover: { ...plain, fewest: 2, most: 6, critical: true },
-  mulch: { ...plain, most: 5, strains: ['lifting'], tools: one('barrow') },
-  feed: { ...plain, most: 2 },
-  netOff: { ...plain, fewest: 2, most: 4 },
-  pick: { ...plain, most: 5, strains: ['kneeling'], critical: true },
-  clear: {
-    ...plain,
-    most: 5,
-    strains: ['lifting'],
-    skill: 'fork',
-    adultsOnly: true,
-    tools: one('barrow', 'fork'),
-  },
-};
-
-export const needsOf = (kind: TaskKind): Needs => needs[kind];
-
-/** Names of the tools that tasks ask for. */
-export const toolNames: readonly string[] = [
-  ...new Set(Object.values(needs).flatMap(({ tools }) => tools.map(({ tool }) => tool))),
-].sort();
+/** Tools of which everybody at it takes one. */
+export const each = (...tools: string[]): ToolNeed[] => tools.map((tool) => ({ tool, per: 'person' }));
+/** Tools of which one is enough for all who are at it. */
+export const one = (...tools: string[]): ToolNeed[] => tools.map((tool) => ({ tool, per: 'crew' }));
 
 /** Minutes of practised work one head does in a minute. Beginners take about twice as long, classes longer still (KNOWLEDGE 11). */
 export const PRACTISED = 1;

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
-import { type Round, roundKinds, roundMaterial, roundMinutes, turnId, turnParts, turnsOf } from './round.ts';
+import { type Round, turnId, turnParts, turnsOf } from './round.ts';
+import { roundKinds, roundMaterial, roundMinutes } from './roundKinds.ts';
 
 const weekly: Round = { id: 'r1', kind: 'weed', every: 7, first: '2026-05-02', until: '2026-05-30', span: 5 };
 

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../crops/index.ts';
 import { almanacOf, climateOfFrosts } from '../place/index.ts';
 import { amounts, defaultRules, milestones } from '../season/index.ts';
-import { minutesFor } from './pace.ts';
 import { taskId, taskParts, taskState, tasksFor } from './task.ts';
+import { minutesFor } from './taskKinds.ts';
 
 const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),

@@ -8,34 +8,8 @@ import {
   sideSteps,
   type Window,
 } from '../season/index.ts';
-import { minutesFor } from './pace.ts';
-
-export const taskKinds = [
-  'startIndoors',
-  'potOn',
-  'support',
-  'sow',
-  'thin',
-  'thinAgain',
-  'hardenOff',
-  'setOut',
-  'netOn',
-  'cover',
-  'mulch',
-  'feed',
-  'netOff',
-  'pick',
-  'clear',
-] as const;
-export type TaskKind = (typeof taskKinds)[number];
-
-/** Steps that are work, by the task they become; coming up and the last pick are not. */
-const taskOf: Partial<Record<MilestoneKind, TaskKind>> = {
-  ...(Object.fromEntries(taskKinds.filter((kind) => kind !== 'pick').map((kind) => [kind, kind])) as Partial<
-    Record<MilestoneKind, TaskKind>
-  >),
-  firstPick: 'pick',
-};
+import { minutesFor, type TaskKind, taskKindOf, taskRow, taskRows } from './taskKinds.ts';
+import { isRoundKind, type WorkKind } from './workKind.ts';
 
 /** Steps after which work beside the plant's course is behind us, done or not. */
 const endsSideWork: readonly MilestoneKind[] = ['firstPick', 'lastPick', 'clear'];
@@ -70,7 +44,7 @@ export const taskId = (plantingId: string, kind: TaskKind, season: number | null
 /** The parts of a task id, or null for text that is not one. */
 export function taskParts(id: string): { plantingId: string; kind: TaskKind; season: number | null } | null {
   const [plantingId, kind, season, ...rest] = id.split('.');
-  if (!plantingId || rest.length > 0 || !taskKinds.includes(kind as TaskKind)) return null;
+  if (!plantingId || rest.length > 0 || !Object.hasOwn(taskRows, kind ?? '')) return null;
   if (season !== undefined && !/^\d{4}$/.test(season)) return null;
   return { plantingId, kind: kind as TaskKind, season: season === undefined ? null : Number(season) };
 }
@@ -100,7 +74,7 @@ export function tasksFor(
       ? step.done || isOver
       : lastDone !== undefined && courseRank(step.kind, method) <= courseRank(lastDone.kind, method);
   return steps.flatMap((step) => {
-    const kind = taskOf[step.kind];
+    const kind = taskKindOf(step.kind);
     if (!kind) return [];
     const { plants, seeds, packing } = amounts;
     return [
@@ -126,14 +100,14 @@ export function tasksFor(
  *   What is not up is not thinned: the sowing is what calls for a look.
  */
 export function taskState(
-  task: { kind: string; window: Window },
+  task: { kind: WorkKind; window: Window },
   done: boolean,
   today: Day,
   suspectAfter: Day | null = null,
 ): TaskState {
   if (done) return 'done';
-  const isThinning = task.kind === 'thin' || task.kind === 'thinAgain';
-  if (isThinning && suspectAfter !== null && today > suspectAfter) return 'waiting';
+  const waits = !isRoundKind(task.kind) && taskRow(task.kind).waitsForEmergence;
+  if (waits && suspectAfter !== null && today > suspectAfter) return 'waiting';
   if (today < task.window.earliest) return 'waiting';
   return today > task.window.latest ? 'late' : 'open';
 }

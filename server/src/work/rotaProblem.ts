@@ -4,6 +4,7 @@ import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
 import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import {
+  isPrerequisite,
   lengthOf,
   paceOf,
   type RotaPerson,
@@ -193,21 +194,15 @@ function usualLength(all: readonly SessionEntity[]): number {
   return lengths[lengths.length >> 1] ?? 120;
 }
 
-/** Work that makes a bed ready. */
-const prepares = ['compost', 'loosen'];
-
-/**
- * Supports stand before seed is in the ground, and a bed is made ready before it is sown; the other steps of a planting
- * have their order from their windows.
- */
+/** Whether a task has to wait for another: of its planting in the same season, or in its bed and due no later. */
 function comesFirst(before: TaskView, task: TaskView): boolean {
-  if (task.kind !== 'sow' && task.kind !== 'setOut') return false;
-  if (prepares.includes(before.kind)) {
-    return before.on <= task.on && before.bedIds.some((bedId) => task.bedIds.includes(bedId));
-  }
-  if (before.kind !== 'support') return false;
-  const [one, other] = [taskParts(before.id), taskParts(task.id)];
-  return one?.plantingId === other?.plantingId && one?.season === other?.season;
+  return isPrerequisite(before.kind, task.kind, {
+    planting: () => {
+      const [one, other] = [taskParts(before.id), taskParts(task.id)];
+      return one !== null && one.plantingId === other?.plantingId && one.season === other.season;
+    },
+    bed: () => before.on <= task.on && before.bedIds.some((bedId) => task.bedIds.includes(bedId)),
+  });
 }
 
 /** Minutes people gave in sessions that are over, or are expected for in sessions outside the rota. */

@@ -2,7 +2,7 @@ import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, skipReasons } from '@unity-acre/core/place';
 import { defaultRules, milestoneKinds, milestones, type Reason, ruleSchools } from '@unity-acre/core/season';
-import { roundKinds, taskKinds, workKinds } from '@unity-acre/core/work';
+import { isRoundKind, roundKinds, roundRow, workKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import { allWords } from './all.ts';
 
@@ -20,20 +20,22 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     for (const code of codes) expect(known).toHaveProperty(code);
   });
 
-  it('all tasks have a sentence that says what to do and where', () => {
-    for (const kind of taskKinds) {
-      const sentence = (words.work.sentence as Record<string, string>)[kind]!;
-      expect(sentence, kind).toContain('{{crop}}');
-      expect(sentence, kind).toContain('{{bed}}');
+  it('all work has a sentence that says what to do where, and when it is done, and no word is left over', () => {
+    expect(Object.keys(words.workKinds).sort()).toEqual([...workKinds].sort());
+    for (const kind of workKinds) {
+      const { sentence, doneWhen } = words.workKinds[kind];
+      expect(doneWhen, kind).not.toBe('');
+      for (const blank of isRoundKind(kind) ? ['by'] : ['crop', 'bed'])
+        expect(sentence, kind).toContain(`{{${blank}}}`);
     }
   });
 
-  it('all rounds have a sentence, a name, and say when they are done', () => {
+  it('all rounds have a name, and those that are hazardous say of what to beware', () => {
     for (const kind of roundKinds) {
-      expect((words.work.round as Record<string, string>)[kind], kind).toContain('{{by}}');
-      expect(words.day.care.kind, kind).toHaveProperty(kind);
+      const said: { name: string; caution?: string } = words.workKinds[kind];
+      expect(said.name, kind).not.toBe('');
+      expect(said.caution !== undefined, kind).toBe(roundRow(kind).isHazardous);
     }
-    for (const kind of workKinds) expect(words.day.doneWhen, kind).toHaveProperty(kind);
   });
 
   it('all schools of all house rules have words, and each rule says what it does', () => {

@@ -6,5 +6,6 @@ import log from '../log/words.es.json' with { type: 'json' };
 import place from '../place/words.es.json' with { type: 'json' };
 import shell from '../shell/words.es.json' with { type: 'json' };
 import work from '../work/words.es.json' with { type: 'json' };
+import workKinds from '../work/workKinds.es.json' with { type: 'json' };
 
-export const words = { crew, harvest, kit, log, place, problem, shell, work };
+export const words = { crew, harvest, kit, log, place, problem, shell, work, workKinds };

@@ -1,5 +1,4 @@
 import type { TaskView } from '@unity-acre/contract/work';
-import { isRoundKind } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
 import { useDates } from '../kit/dates.ts';
@@ -11,7 +10,7 @@ const NAMED = 3;
 
 /** A task as one would say it: "Sow peas in Bed 7, 40 ft of row, by Sat 23 May". */
 export function useTaskSentence(): (task: TaskView) => string {
-  const { t } = useTranslation('work');
+  const { t } = useTranslation(['work', 'workKinds']);
   const dates = useDates();
   const names = useCropNames();
   const { length, number } = useMeasure();
@@ -26,8 +25,7 @@ export function useTaskSentence(): (task: TaskView) => string {
     const { kind } = task;
     const bed = where(task.bedIds);
     const by = dates.short(task.window.latest);
-    if (isRoundKind(kind)) return t(`round.${kind}`, { bed, by });
-    return t(`sentence.${kind}`, {
+    return t(`workKinds:${kind}.sentence`, {
       crop: names.crop(task.cropId).toLowerCase(),
       bed,
       row: length(task.rowLength),

@@ -1,5 +1,5 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
-import { isRoundKind, roundMaterial, workNeeds } from '@unity-acre/core/work';
+import { isRoundKind, roundMaterial, taskRow, workNeeds } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../crops/names.ts';
 import { useMeasure } from '../../kit/measure.ts';
@@ -34,10 +34,12 @@ export function BringList({ tasks, session }: { tasks: TaskView[]; session: Sess
       continue;
     }
     const crop = names.crop(task.cropId).toLowerCase();
-    if (task.kind === 'sow' || task.kind === 'startIndoors') {
+    const { amount, isBrought } = taskRow(task.kind).card;
+    if (!isBrought) continue;
+    if (amount === 'seeds') {
       goods.push(`${crop}: ${t('card.amount.seeds', { seeds: number(task.seeds, 0) })}`);
     }
-    if (task.kind === 'setOut') {
+    if (amount === 'plants') {
       goods.push(`${crop}: ${t('card.amount.plants', { plants: number(task.plants, 0) })}`);
     }
   }

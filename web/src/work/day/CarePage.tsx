@@ -59,7 +59,7 @@ export default function CarePage() {
 }
 
 function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => void) | undefined }) {
-  const { t } = useTranslation(['day', 'work']);
+  const { t } = useTranslation(['day', 'work', 'workKinds']);
   const { garden } = useHere();
   const dates = useDates();
   const beds = useList('beds').data ?? [];
@@ -67,7 +67,7 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
   const [next] = turnsOf(round, addDays(garden.today, 1 - round.span), addDays(garden.today, AHEAD));
   return (
     <li className="grid items-center gap-x-6 gap-y-0.5 border-line border-b py-2 sm:grid-cols-[14rem_minmax(0,1fr)_15rem_auto]">
-      <p className="font-semibold">{t(`day:care.kind.${round.kind}`)}</p>
+      <p className="font-semibold">{t(`workKinds:${round.kind}.name`)}</p>
       <p>
         {names.length > 0 ? names.join(', ') : t('work:wholeGarden')}
         {round.note && <span className="block text-ink-soft text-sm">{round.note}</span>}
@@ -81,7 +81,7 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
         <Button look="quiet" className="justify-self-start sm:justify-self-end" onClick={() => onEdit(round)}>
           {t('day:care.edit')}
           <span className="sr-only">
-            : {t(`day:care.kind.${round.kind}`)}, {names.join(', ')}
+            : {t(`workKinds:${round.kind}.name`)}, {names.join(', ')}
           </span>
         </Button>
       )}
@@ -90,11 +90,13 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
 }
 
 function RoundSheet({ round, onClose }: { round: Round | null; onClose(): void }) {
-  const { t } = useTranslation('day');
+  const { t } = useTranslation(['day', 'workKinds']);
   const { garden } = useHere();
   const beds = useList('beds').data ?? [];
   const [id] = useState(() => round?.id ?? newId());
-  const save = useWrite('saveRound', ({ data }) => t('care.saved', { what: t(`care.kind.${data.kind}`) }));
+  const save = useWrite('saveRound', ({ data }) =>
+    t('care.saved', { what: t(`workKinds:${data.kind}.name`) }),
+  );
   const remove = useWrite('removeRound', () => t('care.removed'));
   const valuesOf = (row: Round) => ({
     ...row,
@@ -139,14 +141,14 @@ function RoundSheet({ round, onClose }: { round: Round | null; onClose(): void }
   const chosen = form.watch('bedIds');
   const area = beds.filter((bed) => chosen.includes(bed.id)).reduce((sum, bed) => sum + groundArea(bed), 0);
   return (
-    <Sheet open title={t(round ? `care.kind.${round.kind}` : 'care.add')} onClose={onClose}>
+    <Sheet open title={t(round ? `workKinds:${round.kind}.name` : 'care.add')} onClose={onClose}>
       <form onSubmit={form.submit} noValidate className="flex flex-col gap-4">
         <Field label={t('care.kindLabel')}>
           {(props) => (
             <select {...props} {...form.register('kind')} className="input" disabled={round !== null}>
               {roundKinds.map((kind) => (
                 <option key={kind} value={kind}>
-                  {t(`care.kind.${kind}`)}
+                  {t(`workKinds:${kind}.name`)}
                 </option>
               ))}
             </select>

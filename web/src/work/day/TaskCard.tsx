@@ -4,7 +4,9 @@ import {
   isRoundKind,
   type RoundKind,
   roundMaterial,
+  roundRow,
   type TaskKind,
+  taskRow,
   type WorkKind,
   workNeeds,
 } from '@unity-acre/core/work';
@@ -16,12 +18,6 @@ import { PackingDrawing } from '../../season/PackingDrawing.tsx';
 import { useBothSeasons } from '../../season/year.ts';
 import { useToolName } from '../toolName.ts';
 
-/** Work for which it matters how far apart things stand. */
-const setsApart: readonly TaskKind[] = ['sow', 'setOut', 'thin', 'thinAgain'];
-/** Work with seed, and work with plants. */
-const ofSeed: readonly TaskKind[] = ['sow', 'startIndoors'];
-const ofPlants: readonly TaskKind[] = ['setOut', 'potOn', 'hardenOff'];
-
 /** How a task is done. */
 export function TaskCard({ task }: { task: TaskView }) {
   const { kind } = task;
@@ -30,10 +26,10 @@ export function TaskCard({ task }: { task: TaskView }) {
 
 /** What a round is done with and with what care. */
 function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
-  const { t } = useTranslation(['day', 'people']);
+  const { t } = useTranslation(['day', 'people', 'workKinds']);
   const { area, volume } = useMeasure();
   const material = roundMaterial(kind, task.area);
-  const { caution } = useCautions();
+  const caution = roundRow(kind).isHazardous && t(`workKinds:${kind}.caution` as 'workKinds:compost.caution');
   return (
     <div className="mt-1 text-sm">
       {task.area > 0 && (
@@ -48,22 +44,10 @@ function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
       )}
       {task.note && <p>{task.note}</p>}
       <Asked kind={kind} />
-      {caution(kind) && <p className="border-blossom border-l-4 pl-2">{caution(kind)}</p>}
-      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`day:doneWhen.${kind}`) })}</p>
+      {caution && <p className="border-blossom border-l-4 pl-2">{caution}</p>}
+      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
     </div>
   );
-}
-
-/** Rounds whose hazard is said on their card. */
-const hazardous = ['compost', 'loosen', 'turnPile', 'water', 'scout', 'repair'] as const;
-
-function useCautions() {
-  const { t } = useTranslation('day');
-  const caution = (kind: RoundKind) => {
-    const known = hazardous.find((one) => one === kind);
-    return known && t(`card.caution.${known}`);
-  };
-  return { caution };
 }
 
 /** Tools, how many at the least, what it asks of a body and what one has to have learnt, and under which sky. */
@@ -94,7 +78,7 @@ function Asked({ kind }: { kind: WorkKind }) {
 
 /** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
 function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
-  const { t } = useTranslation(['day', 'season']);
+  const { t } = useTranslation(['day', 'season', 'workKinds']);
   const { garden } = useHere();
   const { number, length, spacing, depth: depthOf } = useMeasure();
   const crop = useCatalogue().crop(task.cropId);
@@ -111,24 +95,22 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   );
   const inRow = spacingOf(crop, planting.pattern);
   const depth = sowingDepth(crop, garden.rules.depth);
+  const { card } = taskRow(kind);
   const deep = [depth.from, depth.to].map(depthOf);
   const facts = [
-    ofSeed.includes(kind) && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
-    ofPlants.includes(kind) && t('day:card.amount.plants', { plants: number(plants, 0) }),
-    kind !== 'startIndoors' &&
-      kind !== 'hardenOff' &&
-      kind !== 'potOn' &&
-      t('day:card.amount.row', { row: length(packing.rowLength) }),
+    card.amount === 'seeds' && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
+    card.amount === 'plants' && t('day:card.amount.plants', { plants: number(plants, 0) }),
+    card.hasRow && t('day:card.amount.row', { row: length(packing.rowLength) }),
   ].filter(Boolean);
   const how = [
-    ofSeed.includes(kind) &&
+    card.depth === 'sowing' &&
       (depth.to === 0 || depth.from === 0
         ? t('day:card.surface')
         : t('day:card.deep', { depth: deep[0] === deep[1] ? deep[0] : `${deep[0]} – ${deep[1]}` })),
-    kind === 'setOut' &&
+    card.depth === 'setOut' &&
       crop.setOutDepth &&
       `${t('season:setOutDepthLabel')} ${t(`season:setOutDepth.${crop.setOutDepth}`)}`,
-    setsApart.includes(kind) &&
+    card.hasSpacing &&
       planting.pattern !== 'broadcast' &&
       t('day:card.apart', { inRow: spacing(inRow), between: spacing(packing.betweenRows) }),
   ].filter(Boolean);
@@ -143,9 +125,9 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
             {t(`season:caution.${caution}`)}
           </p>
         ))}
-        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`day:doneWhen.${kind}`) })}</p>
+        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
       </div>
-      {setsApart.includes(kind) && (
+      {card.hasSpacing && (
         <PackingDrawing
           pattern={planting.pattern}
           packing={packing}

@@ -1,0 +1,197 @@
+import type { MilestoneKind } from '../season/index.ts';
+import { anybody, each, type Needs, one } from './needs.ts';
+
+/** What the card of a task says besides what it needs. */
+interface TaskCard {
+  /** what is counted: seeds to sow, or plants in hand; null where only ground is worked */
+  amount: 'seeds' | 'plants' | null;
+  /** true where what is counted is fetched to the bed for it */
+  isBrought: boolean;
+  /** true where it is done along the row, in metres of it */
+  hasRow: boolean;
+  /** true where it matters how far apart things stand: the packing is drawn */
+  hasSpacing: boolean;
+  /** how deep: by the seed, or by the plant's own rule */
+  depth: 'sowing' | 'setOut' | null;
+}
+
+/** A kind of work that follows from plantings. */
+export interface TaskRow {
+  /** the step of a planting that it is */
+  step: MilestoneKind;
+  needs: Needs;
+  /**
+   * Minutes of work for one practised person, before a garden's own log corrects it: fixed, a plant, a metre of row.
+   * Setting out: a laid-out 24 ft bed of brassicas, about 32 plants, in 10 minutes; two people plant a bed of onions,
+   * about 150 sets, in 15 minutes. The rest by analogy. Common practice, no source.
+   */
+  pace: { fixed: number; perPlant: number; perMetre: number };
+  card: TaskCard;
+  /** true where it puts seed or plants in a bed that has to be made ready before */
+  isPlanting: boolean;
+  /** true where it has to stand before seed or plants go in */
+  isBeforePlanting: boolean;
+  /** true where there is nothing to do as long as nothing is up */
+  waitsForEmergence: boolean;
+}
+
+const alongRow: TaskCard = { amount: null, isBrought: false, hasRow: true, hasSpacing: false, depth: null };
+const inTrays: TaskCard = { ...alongRow, amount: 'plants', hasRow: false };
+const plain = {
+  needs: anybody,
+  card: alongRow,
+  isPlanting: false,
+  isBeforePlanting: false,
+  waitsForEmergence: false,
+} as const;
+const thinning = {
+  ...plain,
+  needs: { ...anybody, most: 4, strains: ['kneeling'] },
+  pace: { fixed: 5, perPlant: 0, perMetre: 2 },
+  card: { ...alongRow, hasSpacing: true },
+  waitsForEmergence: true,
+} as const;
+
+/**
+ * All kinds of work that follow from plantings, in the order of a planting's course. Another kind is another row here,
+ * and its words (workKinds.LANGUAGE.json). What each asks for is common practice, no source: sowing and setting out are done
+ * on the knees, supports are put up by two, compost and straw are carried; setting out wants an overcast day or late afternoon.
+ */
+export const taskRows = {
+  startIndoors: {
+    ...plain,
+    step: 'startIndoors',
+    needs: { ...anybody, most: 4, skill: 'seedlings', critical: true },
+    pace: { fixed: 10, perPlant: 0.25, perMetre: 0 },
+    card: { ...inTrays, amount: 'seeds', isBrought: true, depth: 'sowing' },
+  },
+  potOn: {
+    ...plain,
+    step: 'potOn',
+    needs: { ...anybody, most: 4, skill: 'seedlings' },
+    pace: { fixed: 5, perPlant: 0.4, perMetre: 0 },
+    card: inTrays,
+  },
+  support: {
+    ...plain,
+    step: 'support',
+    needs: {
+      ...anybody,
+      fewest: 2,
+      most: 4,
+      strains: ['heights', 'lifting'],
+      skill: 'trellis',
+      adultsOnly: true,
+      tools: one('mallet'),
+      sky: 'dry',
+    },
+    pace: { fixed: 5, perPlant: 0, perMetre: 2.5 },
+    isBeforePlanting: true,
+  },
+  sow: {
+    ...plain,
+    step: 'sow',
+    needs: {
+      ...anybody,
+      most: 4,
+      strains: ['kneeling'],
+      tools: one('line', 'rake'),
+      sky: 'dry',
+      critical: true,
+    },
+    pace: { fixed: 5, perPlant: 0, perMetre: 1.2 },
+    card: { amount: 'seeds', isBrought: true, hasRow: true, hasSpacing: true, depth: 'sowing' },
+    isPlanting: true,
+  },
+  thin: { ...thinning, step: 'thin' },
+  thinAgain: { ...thinning, step: 'thinAgain' },
+  hardenOff: {
+    ...plain,
+    step: 'hardenOff',
+    needs: { ...anybody, most: 2, strains: ['lifting'], critical: true },
+    pace: { fixed: 10, perPlant: 0, perMetre: 0 },
+    card: inTrays,
+  },
+  setOut: {
+    ...plain,
+    step: 'setOut',
+    needs: {
+      ...anybody,
+      most: 4,
+      strains: ['kneeling'],
+      skill: 'setting out',
+      tools: each('trowel'),
+      sky: 'overcast',
+      critical: true,
+    },
+    pace: { fixed: 3, perPlant: 0.2, perMetre: 0 },
+    card: { amount: 'plants', isBrought: true, hasRow: true, hasSpacing: true, depth: 'setOut' },
+    isPlanting: true,
+  },
+  netOn: {
+    ...plain,
+    step: 'netOn',
+    needs: { ...anybody, fewest: 2, most: 4, sky: 'dry' },
+    pace: { fixed: 5, perPlant: 0, perMetre: 2 },
+  },
+  cover: {
+    ...plain,
+    step: 'cover',
+    needs: { ...anybody, fewest: 2, most: 6, critical: true },
+    pace: { fixed: 5, perPlant: 0, perMetre: 1.5 },
+  },
+  mulch: {
+    ...plain,
+    step: 'mulch',
+    needs: { ...anybody, most: 5, strains: ['lifting'], tools: one('barrow') },
+    pace: { fixed: 5, perPlant: 0, perMetre: 1 },
+  },
+  feed: {
+    ...plain,
+    step: 'feed',
+    needs: { ...anybody, most: 2 },
+    pace: { fixed: 3, perPlant: 0, perMetre: 0.8 },
+  },
+  netOff: {
+    ...plain,
+    step: 'netOff',
+    needs: { ...anybody, fewest: 2, most: 4 },
+    pace: { fixed: 5, perPlant: 0, perMetre: 0.8 },
+  },
+  pick: {
+    ...plain,
+    step: 'firstPick',
+    needs: { ...anybody, most: 5, strains: ['kneeling'], critical: true },
+    pace: { fixed: 5, perPlant: 0, perMetre: 1 },
+  },
+  clear: {
+    ...plain,
+    step: 'clear',
+    needs: {
+      ...anybody,
+      most: 5,
+      strains: ['lifting'],
+      skill: 'fork',
+      adultsOnly: true,
+      tools: one('barrow', 'fork'),
+    },
+    pace: { fixed: 5, perPlant: 0, perMetre: 1.5 },
+  },
+} as const satisfies Record<string, TaskRow>;
+
+export type TaskKind = keyof typeof taskRows;
+export const taskKinds = Object.keys(taskRows) as [TaskKind, ...TaskKind[]];
+
+/** The row of a kind. */
+export const taskRow = (kind: TaskKind): TaskRow => taskRows[kind];
+
+const kindOfStep = new Map<MilestoneKind, TaskKind>(taskKinds.map((kind) => [taskRow(kind).step, kind]));
+
+/** The work a step of a planting is; undefined where it is none, such as coming up and the last pick. */
+export const taskKindOf = (step: MilestoneKind): TaskKind | undefined => kindOfStep.get(step);
+
+/** @param rowLength metres @returns whole minutes for one practised person */
+export function minutesFor(kind: TaskKind, plants: number, rowLength: number): number {
+  const { fixed, perPlant, perMetre } = taskRow(kind).pace;
+  return Math.round(fixed + perPlant * plants + perMetre * rowLength);
+}
