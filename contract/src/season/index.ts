@@ -1,7 +1,10 @@
-import { methods, turns } from '@unity-acre/core/crops';
+import { evidences, families, methods, turns } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
 import {
+  type FactKind,
   type Finding,
+  findingCodes,
+  findingRow,
   milestoneKinds,
   type Reason,
   type Remedy,
@@ -107,12 +110,32 @@ export const wishInput = wishFields.superRefine((wish, context) => {
 });
 export const wish = wishFields.extend({ id, version });
 
-/** A season's findings, each with what would end it; the core's types say which parameters a code has. */
-export const finding = z.looseObject({
-  code: z.string(),
-  bedId: id.nullable(),
-  plantingIds: z.array(id),
-}) as unknown as z.ZodType<Finding>;
+/** Each kind of fact of a finding, as the core's rows name them. */
+const factShapes: Record<FactKind, z.ZodType> = {
+  day,
+  year,
+  share: z.number(),
+  count: z.number().int(),
+  hours: z.number(),
+  depth: z.number(),
+  family: z.enum(families),
+  harm: z.string(),
+  evidence: z.enum(evidences),
+};
+
+/** A season's findings: one shape for each row of the core's registry. */
+export const finding = z.union(
+  findingCodes.map((code) =>
+    z.strictObject({
+      code: z.literal(code),
+      bedId: id.nullable(),
+      plantingIds: z.array(id),
+      ...Object.fromEntries(
+        Object.entries(findingRow(code).facts).map(([name, kind]) => [name, factShapes[kind]]),
+      ),
+    }),
+  ),
+) as unknown as z.ZodType<Finding>;
 export const remedyQuery = z.object({ year, key: z.string().max(4000) });
 export const remedy = z.looseObject({ kind: z.string(), plantingId: id }) as unknown as z.ZodType<Remedy>;
 

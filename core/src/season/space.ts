@@ -2,6 +2,7 @@ import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../calendar/
 import type { Crop } from '../crops/index.ts';
 import { type Obstacle, type Shape, workedOutline, workedPlace } from '../ground/index.ts';
 import { inGroundOf, type Milestone } from './milestone.ts';
+import type { PlannedPlanting, YearPlan } from './yearPlan.ts';
 
 /** A planting as it takes ground: so wide and long, from the day it goes in to the day its ground is free. */
 export interface GroundTaken {
@@ -25,6 +26,12 @@ export function inGroundSpan(steps: readonly Milestone[], seasonFirst: Day): { f
   const until = day('clear') ?? day('lastPick') ?? steps.at(-1)!.on;
   return { from, until: laterOf(from, until) };
 }
+
+/** A planting as it takes ground in a season's plan. */
+export const takenBy = (
+  { id, width, length, betweenId, steps }: PlannedPlanting,
+  { seasonFirst }: Pick<YearPlan, 'seasonFirst'>,
+): GroundTaken => ({ id, width, length, betweenId, ...inGroundSpan(steps, seasonFirst) });
 
 const meet = (a: GroundTaken, b: GroundTaken): boolean => a.from <= b.until && b.from <= a.until;
 

@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
-import { type Finding, findingKey, gravity, type Remedy } from '@unity-acre/core/season';
+import { type Finding, findingKey, findingRow, type Remedy } from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -13,6 +13,7 @@ import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Loaded } from '../kit/states.tsx';
 import { inputOf } from './bandMove.ts';
+import { useFacts } from './findingFacts.ts';
 
 interface Props {
   beds: Bed[];
@@ -20,6 +21,8 @@ interface Props {
   year: number;
   onSelect(id: string): void;
 }
+
+const ink = { 1: 'text-beet', 2: 'text-straw-deep', 3: 'text-ink-soft' } as const;
 
 /** So many are shown before anybody asks for all. */
 const FIRST = 12;
@@ -45,13 +48,12 @@ export function Findings({ beds, plantings, year, onSelect }: Props) {
             <ol>
               {(all ? list : list.slice(0, FIRST)).map((finding) => {
                 const key = findingKey(finding);
+                const { severity } = findingRow(finding.code);
                 return (
                   <li key={key} className="border-line border-b py-2">
                     <div className="flex flex-wrap items-baseline gap-x-3">
-                      <span
-                        className={`w-28 shrink-0 font-semibold text-sm ${gravity[finding.code] === 1 ? 'text-beet' : gravity[finding.code] === 2 ? 'text-straw-deep' : 'text-ink-soft'}`}
-                      >
-                        {t(`findings.gravity.${gravity[finding.code]}`)}
+                      <span className={`w-28 shrink-0 font-semibold text-sm ${ink[severity]}`}>
+                        {t(`findings.severity.${severity}`)}
                       </span>
                       <span className="min-w-0 flex-1">
                         <Sentence finding={finding} beds={beds} plantings={plantings} />
@@ -89,10 +91,8 @@ export function Findings({ beds, plantings, year, onSelect }: Props) {
 }
 
 function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[]; plantings: Planting[] }) {
-  const { t } = useTranslation(['plan', 'season', 'kit']);
+  const { t } = useTranslation('findings');
   const names = useCropNames();
-  const dates = useDates();
-  const { number, depth } = useMeasure();
   const bed = beds.find(({ id }) => id === finding.bedId);
   const crops = finding.plantingIds.flatMap((id) => {
     const planting = plantings.find((one) => one.id === id);
@@ -104,27 +104,8 @@ function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[];
     b: (crops[1] ?? '').toLowerCase(),
     crops: [...new Set(crops)].join(', '),
     n: finding.plantingIds.length,
+    ...useFacts()(finding),
   };
-  for (const [name, value] of Object.entries(finding)) {
-    if (typeof value === 'number') words[name] = number(value, 1);
-    if (typeof value === 'string' && /^\d{4}-\d{2}-\d{2}$/.test(value)) words[name] = dates.short(value);
-  }
-  if ('share' in finding) words.share = number(finding.share * 100, 0);
-  // Years are not numbers to be grouped.
-  if (finding.code === 'rotation') {
-    Object.assign(words, {
-      last: String(finding.last),
-      again: String(finding.again),
-      family: t(`kit:family.${finding.family}`),
-    });
-  }
-  if (finding.code === 'soilDepth') {
-    Object.assign(words, { needed: depth(finding.needed), there: depth(finding.there) });
-  }
-  if (finding.code === 'apart') {
-    const why = t(`plan:why.${finding.why}` as 'plan:why.stunting');
-    Object.assign(words, { why, sure: t(`plan:evidence.${finding.evidence}`) });
-  }
   return (
     <>
       {bed && (
@@ -132,7 +113,7 @@ function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[];
           {bed.name}
         </Link>
       )}{' '}
-      {t(`plan:finding.${finding.code}`, words)}
+      {t(`${finding.code}.says`, words)}
     </>
   );
 }
@@ -150,7 +131,7 @@ function Remedies({
   plantings: Planting[];
   year: number;
 }) {
-  const { t } = useTranslation(['plan', 'season', 'kit']);
+  const { t } = useTranslation(['plan', 'findings']);
   const { garden } = useHere();
   const coordinates = useCoordinates();
   const names = useCropNames();
@@ -219,7 +200,7 @@ function Remedies({
       <Loaded of={remedies}>
         {(list) =>
           list.length === 0 ? (
-            <p>{t(`plan:advice.${finding.code}`)}</p>
+            <p>{t(`findings:${finding.code}.advice`)}</p>
           ) : (
             list.map((remedy) => {
               const planting = plantings.find(({ id }) => id === remedy.plantingId);

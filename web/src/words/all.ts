@@ -20,6 +20,8 @@ import changesEn from '../log/changes.en.json' with { type: 'json' };
 import changesEs from '../log/changes.es.json' with { type: 'json' };
 import climateEn from '../place/climate.en.json' with { type: 'json' };
 import climateEs from '../place/climate.es.json' with { type: 'json' };
+import findingsEn from '../season/findings.en.json' with { type: 'json' };
+import findingsEs from '../season/findings.es.json' with { type: 'json' };
 import planEn from '../season/plan.en.json' with { type: 'json' };
 import planEs from '../season/plan.es.json' with { type: 'json' };
 import reasonsEn from '../season/reasons.en.json' with { type: 'json' };
@@ -43,6 +45,7 @@ export const allWords = {
     climate: climateEn,
     crops: cropsEn,
     day: dayEn,
+    findings: findingsEn,
     ground: groundEn,
     layout: layoutEn,
     messages: messagesEn,
@@ -62,6 +65,7 @@ export const allWords = {
     climate: climateEs,
     crops: cropsEs,
     day: dayEs,
+    findings: findingsEs,
     ground: groundEs,
     layout: layoutEs,
     messages: messagesEs,

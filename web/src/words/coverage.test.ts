@@ -1,7 +1,15 @@
 import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops';
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, skipReasons } from '@unity-acre/core/place';
-import { defaultRules, milestoneKinds, milestones, type Reason, ruleSchools } from '@unity-acre/core/season';
+import {
+  defaultRules,
+  findingCodes,
+  findingRow,
+  milestoneKinds,
+  milestones,
+  type Reason,
+  ruleSchools,
+} from '@unity-acre/core/season';
 import { isRoundKind, roundKinds, roundRow, workKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import { allWords } from './all.ts';
@@ -35,6 +43,20 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       const said: { name: string; caution?: string } = words.workKinds[kind];
       expect(said.name, kind).not.toBe('');
       expect(said.caution !== undefined, kind).toBe(roundRow(kind).isHazardous);
+    }
+  });
+
+  it('all findings say what is wrong, with facts that they have, and what to do', () => {
+    // What the screen adds to the facts of a finding; see season/Findings.tsx.
+    const shown = ['bed', 'a', 'b', 'crops', 'n'];
+    expect(Object.keys(words.findings).sort()).toEqual([...findingCodes].sort());
+    for (const code of findingCodes) {
+      const { says, advice } = words.findings[code];
+      const facts = Object.keys(findingRow(code).facts);
+      const blanks = [...says.matchAll(/\{\{(\w+)\}\}/g)].map(([, blank]) => blank!);
+      for (const blank of blanks) expect([...facts, ...shown], code).toContain(blank);
+      for (const fact of facts) expect(blanks, code).toContain(fact);
+      expect(advice, code).not.toBe('');
     }
   });
 

@@ -24,6 +24,10 @@ export const lateWords = {
     en: () => import('@unity-acre/contract/wire/fields.en.json'),
     es: () => import('@unity-acre/contract/wire/fields.es.json'),
   },
+  findings: {
+    en: () => import('../season/findings.en.json'),
+    es: () => import('../season/findings.es.json'),
+  },
   ground: {
     en: () => import('../ground/words.en.json'),
     es: () => import('../ground/words.es.json'),

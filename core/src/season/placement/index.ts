@@ -1,6 +1,6 @@
 import type { Day } from '../../calendar/index.ts';
 import { groundArea } from '../../ground/index.ts';
-import { takenBy } from '../consistency/byBed.ts';
+import { takenBy } from '../space.ts';
 import type { YearPlan } from '../yearPlan.ts';
 import { type Barrier, barriers, type Candidate, candidatesOf } from './candidate.ts';
 import { type Demand, demandsOf, groundPerPlant, plantsOf, type Wish } from './demand.ts';

@@ -1,0 +1,98 @@
+import { describe, expect, it } from 'vitest';
+import { addDays, daysBetween } from '../../calendar/index.ts';
+import { plainCatalogue } from '../../crops/index.ts';
+import { startOf } from '../milestone.ts';
+import type { PlannedPlanting, YearPlan } from '../yearPlan.ts';
+import { type Finding, type Remedy, remediesFor } from './index.ts';
+import { bed, codes, FOOT, first, plan, planting } from './testing.ts';
+
+const remedies = <Kind extends Remedy['kind']>(of: YearPlan, code: Finding['code'], kind: Kind) =>
+  remediesFor(of, first(of, code)).filter((one): one is Remedy & { kind: Kind } => one.kind === kind);
+const stood = (bedId: string, cropId: string) => ({
+  bedId,
+  year: 2025,
+  crop: plainCatalogue.crop(cropId)!,
+});
+const begun = (one: PlannedPlanting): PlannedPlanting => ({
+  ...one,
+  steps: one.steps.map((step, i) => (i === 0 ? { ...step, done: true } : step)),
+});
+
+describe('another bed', () => {
+  it('is offered only where nothing speaks against it', () => {
+    const tomato = planting('a', 'tomato');
+    const before = [stood('a', 'pepper')];
+    const offered = (over: Partial<YearPlan>) =>
+      remedies(plan([tomato], { before, ...over }), 'rotation', 'moveBed').map(({ bedId }) => bedId);
+    expect(offered({})).toEqual(['b', 'c']);
+    expect(offered({ before: [...before, stood('b', 'potato')] })).toEqual(['c']);
+    expect(offered({ beds: [bed('a', 0), bed('b', 6, { sunHours: 3 }), bed('c', 12)] })).toEqual(['c']);
+    expect(offered({ beds: [bed('a', 0), bed('b', 6, { soilDepth: 0.1 }), bed('c', 12)] })).toEqual(['c']);
+    expect(offered({ beds: [bed('a', 0), bed('b', 6, { tenure: 'plot' }), bed('c', 12)] })).toEqual(['c']);
+    const full = [tomato, planting('b', 'sweet-corn', { length: 20 * FOOT, pattern: 'square' })];
+    expect(remedies(plan(full, { before }), 'rotation', 'moveBed').map(({ bedId }) => bedId)).toEqual(['c']);
+  });
+
+  it('is offered three times at the most, and never for what is logged', () => {
+    const many = {
+      beds: ['a', 'b', 'c', 'd', 'e'].map((id, n) => bed(id, 6 * n)),
+      before: [stood('a', 'pepper')],
+    };
+    expect(remedies(plan([planting('a', 'tomato')], many), 'rotation', 'moveBed').length).toBe(3);
+    expect(remedies(plan([begun(planting('a', 'tomato'))], many), 'rotation', 'moveBed')).toEqual([]);
+  });
+
+  it('is one where most tender crops stand, for tender crops in too many places', () => {
+    const beds = [bed('far', 100), bed('none', 0), bed('one', 5), bed('two', 10)];
+    const of = plan(
+      [
+        planting('far', 'basil', { method: 'setPlants', length: 2 * FOOT }),
+        planting('one', 'pepper', { length: 3 * FOOT }),
+        planting('two', 'cucumber', { length: 3 * FOOT }),
+        planting('two', 'zucchini', { length: 3 * FOOT }),
+      ],
+      { beds, before: [stood('one', 'pea')] },
+    );
+    const [best] = remedies(of, 'tenderScattered', 'moveBed');
+    expect(best).toMatchObject({ bedId: 'two' });
+  });
+});
+
+describe('a bed that is too full', () => {
+  it('waits for the crop before to be off, on the first day on which it is', () => {
+    const radish = planting('a', 'radish', { length: 24 * FOOT, startOn: '2026-04-25' });
+    const beans = (startOn: string) => ({
+      ...planting('a', 'bush-bean', { length: 24 * FOOT, startOn }),
+      id: 'beans',
+    });
+    const waits = remedies(plan([radish, beans('2026-05-20')]), 'overfull', 'startOn');
+    const { startOn } = waits.find(({ plantingId }) => plantingId === 'beans')!;
+    expect(codes(plan([radish, beans(startOn)]))).not.toContain('overfull');
+    expect(codes(plan([radish, beans(addDays(startOn, -1))]))).toContain('overfull');
+  });
+
+  it('takes a low quick crop between the rows of a slow one of another family', () => {
+    const cabbage = planting('a', 'cabbage', { length: 24 * FOOT, method: 'setPlants' });
+    const lettuce = planting('a', 'lettuce', { length: 12 * FOOT, method: 'setPlants' });
+    const radish = planting('a', 'radish', { length: 12 * FOOT });
+    const between = remedies(plan([cabbage, lettuce, radish]), 'overfull', 'between');
+    expect(between).toContainEqual({ kind: 'between', plantingId: lettuce.id, betweenId: cabbage.id });
+    // A radish is a cabbage's cousin and shares its pests; a cabbage is neither low nor quick.
+    expect(between).not.toContainEqual({ kind: 'between', plantingId: radish.id, betweenId: cabbage.id });
+    expect(between.map(({ plantingId }) => plantingId)).not.toContain(cabbage.id);
+  });
+});
+
+describe('a crop that is ripe at once', () => {
+  it('is sown later, so that it is first picked two weeks later', () => {
+    const radishes = [1, 2].map(() => planting('a', 'radish', { startOn: '2026-04-20' }));
+    const once = radishes.map((one) => ({ ...one, crop: { ...one.crop, pastFirstFrostDays: undefined } }));
+    const of = plan(once as PlannedPlanting[]);
+    const [later] = remedies(of, 'ripeTogether', 'startOn');
+    expect(later).toMatchObject({ plantingId: once[1]!.id });
+    expect(daysBetween(startOf(once[1]!.steps)!.on, later!.startOn)).toBeGreaterThanOrEqual(10);
+    const moved = planting('a', 'radish', { startOn: later!.startOn });
+    const spread = plan([once[0]!, { ...moved, crop: once[1]!.crop }] as PlannedPlanting[]);
+    expect(codes(spread)).not.toContain('ripeTogether');
+  });
+});
