@@ -18,6 +18,8 @@ const health = z.object({
   database: z.enum(databaseStates),
   /** the last nightly backup, an instant; null before the first */
   backup: z.object({ at: z.string().nullable(), failed: z.boolean() }),
+  /** the instant of the last change, where the server's clock is behind it; null where it is not */
+  clockBehind: z.string().nullable(),
 });
 const inGarden = z.object({ gardenId: id });
 const thing = z.object({ gardenId: id, id });

@@ -7,6 +7,7 @@ import { backupState, type Nightly } from './backup/nightly.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { access, accountRoutes, type DemoSignIns, passwordLinkRoutes, peopleRoutes } from './crew/index.ts';
 import { cropRoutes } from './crops/index.ts';
+import { clockBehind } from './database/moments.ts';
 import type { Store } from './database/store.ts';
 import { groundRoutes } from './ground/index.ts';
 import { harvestRoutes } from './harvest/index.ts';
@@ -117,7 +118,18 @@ export function createApp(options: AppOptions): Express {
 
   const tries = new PasswordTries({ ...usualLimits, ...options.tries });
   const handlers: Handlers = {
-    health: apart(async () => ({ version, database: await health(), backup: backupState(options.nightly) })),
+    health: apart(async () => {
+      const database = await health();
+      const backup = backupState(options.nightly);
+      // A damaged database is not asked when it was last changed.
+      const isReadable = database !== 'damaged' && database !== 'failing';
+      return {
+        version,
+        database,
+        backup,
+        clockBehind: isReadable ? await clockBehind(store.manager, store.clock.now()) : null,
+      };
+    }),
     ...backupRoutes({ ...options, program: version }),
     openapi: async () => document,
     ...access(options.demoSignIns ?? [], tries),

@@ -4,12 +4,14 @@ import { checkCatalogue } from '@unity-acre/core/crops';
 import { type Logger, pino } from 'pino';
 import { type AppOptions, createApp } from './app.ts';
 import { keepBackups, type Nightly } from './backup/nightly.ts';
+import { forgetRemoved } from './crew/index.ts';
 import type { SqliteDriver } from './database/sqlite.ts';
 import { type Clock, openStore, type Store } from './database/store.ts';
 import { endStreams } from './http/streams.ts';
+import { repeat } from './repeat.ts';
 import { proposals } from './season/index.ts';
 import type { Settings } from './settings.ts';
-import { keepReminding, rotas } from './work/index.ts';
+import { remindByTheClock, rotas } from './work/index.ts';
 
 export interface Running {
   /** the address people use */
@@ -39,6 +41,9 @@ export interface StartOptions
 
 /** How long requests under way may take to end when the program stops. */
 const GRACE_MS = 3_000;
+/** How often it is looked whether there is anybody to remind, and anybody to forget. */
+const REMIND_EVERY_MS = 5 * 60_000;
+const FORGET_EVERY_MS = 60 * 60_000;
 
 /**
  * Opens the database and serves everything from one process on one port.
@@ -80,7 +85,8 @@ export async function start(options: StartOptions): Promise<Running> {
     await store.close();
     throw error;
   }
-  const endReminding = keepReminding(store, logger);
+  const endReminding = repeat(() => remindByTheClock(store), REMIND_EVERY_MS, logger);
+  const endForgetting = repeat(() => forgetRemoved(store), FORGET_EVERY_MS, logger);
   return {
     url: url(),
     port: (server.address() as AddressInfo).port,
@@ -94,7 +100,7 @@ export async function start(options: StartOptions): Promise<Running> {
       proposals.close();
       rotas.close();
       const ended = nightly.end();
-      await Promise.all([ended, endReminding()]);
+      await Promise.all([ended, endReminding(), endForgetting()]);
       await closed;
       clearTimeout(grace);
       await store.close();

@@ -109,6 +109,8 @@ export const backups = z.object({
   newest: z.object({ at: z.string(), bytes: z.number() }).nullable(),
   /** true where the one that was due since could not be made */
   failed: z.boolean(),
+  /** the instant of the last change, where the server's clock is behind it; null where it is not */
+  clockBehind: z.string().nullable(),
 });
 
 /** Moving a hand-set clock. */

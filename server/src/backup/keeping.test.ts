@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { backupsToKeep } from './keeping.ts';
-import { isDue } from './nightly.ts';
+import { isDue, newestOf } from './nightly.ts';
 
 const DAY = 86_400_000;
 const of = (times: number[]) => times.map((at) => ({ name: String(at), at }));
@@ -39,8 +39,16 @@ describe('a backup is due', () => {
     ['not twice in a night', at(21, 4), at(21, 2), false],
     ['not by day', at(21, 15), at(21, 3), false],
     ['by day after a night that the server slept through', at(22, 9), at(21, 3), true],
-    ['not while a clock that was set back is behind', at(10, 3), at(20, 3), false],
+    ['not while a clock that was set back a little is behind', at(20, 2), at(20, 4), false],
   ])('%s', (_, now, newest, due) => {
     expect(isDue(now, newest)).toBe(due);
+  });
+
+  it('after a clock that was years ahead is set right, though a backup of then lies there', () => {
+    const ahead = new Date(2041, 0, 1, 3).getTime();
+    const newest = (times: number[]) => newestOf(of(times), at(20, 3))?.at ?? null;
+    expect(isDue(at(20, 3), newest([ahead]))).toBe(true);
+    expect(isDue(at(20, 3), newest([ahead, at(19, 3)]))).toBe(true);
+    expect(isDue(at(20, 3), newest([ahead, at(20, 2)]))).toBe(false);
   });
 });

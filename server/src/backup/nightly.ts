@@ -29,7 +29,7 @@ const NAME = /^unity-acre-(\d{4}-\d{2}-\d{2}T\d{2})-(\d{2})-(\d{2})Z\.zip$/;
 export const backupName = (at: number): string =>
   `unity-acre-${new Date(at).toISOString().slice(0, 19).replaceAll(':', '-')}Z.zip`;
 
-/** The nightly backups there are, newest first. */
+/** The nightly backups there are, the newest first. */
 function nightlyBackups(dataDir: string): BackupFile[] {
   const folder = backupFolder(dataDir);
   if (!existsSync(folder)) return [];
@@ -42,7 +42,15 @@ function nightlyBackups(dataDir: string): BackupFile[] {
     .sort((a, b) => b.at - a.at);
 }
 
-/** Whether a backup is to be made now. A clock that was set back makes none until it has caught up. */
+/**
+ * The newest backup by a clock that is right: one from more than a day ahead was made while the clock was ahead of itself, and
+ * says nothing of how old the newest is.
+ * @param backups the newest first
+ */
+export const newestOf = <One extends Kept>(backups: readonly One[], now: number): One | null =>
+  backups.find(({ at }) => at <= now + 24 * HOUR_MS) ?? null;
+
+/** Whether a backup is to be made now. A clock that was set back a little makes none until it has caught up. */
 export function isDue(now: number, newest: number | null): boolean {
   if (newest === null) return true;
   const age = now - newest;
@@ -109,7 +117,8 @@ export function keepBackups(
   };
   const look = async () => {
     // An installation that nobody has set up has nothing to lose.
-    if (!isDue(store.clock.now(), nightlyBackups(store.dataDir)[0]?.at ?? null)) return;
+    const now = store.clock.now();
+    if (!isDue(now, newestOf(nightlyBackups(store.dataDir), now)?.at ?? null)) return;
     if (await store.manager.exists(gardens)) await make();
   };
   const begin = (work: () => Promise<void>) => {
@@ -125,7 +134,7 @@ export function keepBackups(
   const timer = setInterval(() => void begin(look), LOOK_MS);
   first.unref();
   return {
-    newest: () => nightlyBackups(store.dataDir)[0] ?? null,
+    newest: () => newestOf(nightlyBackups(store.dataDir), store.clock.now()),
     failed: () => failed,
     make: () => begin(make),
     end: () => {

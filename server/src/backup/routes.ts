@@ -5,6 +5,7 @@ import { pipeline } from 'node:stream/promises';
 import { Mutex } from 'async-mutex';
 import type { Response } from 'express';
 import { hashOf } from '../crew/caller.ts';
+import { clockBehind } from '../database/moments.ts';
 import { databaseFile, type Store } from '../database/store.ts';
 import { heavy } from '../heavy/pool.ts';
 import { apart, type Handlers } from '../http/handle.ts';
@@ -70,6 +71,7 @@ export function backupRoutes({
       return {
         newest: newest && { at: new Date(newest.at).toISOString(), bytes: newest.bytes },
         failed: nightly.failed() !== null,
+        clockBehind: await clockBehind(store.manager, store.clock.now()),
       };
     },
   };

@@ -13,6 +13,7 @@ import {
   type SignInEntity,
   signIns,
 } from './entity.ts';
+import { holds, lifetimes } from './lifetimes.ts';
 
 export type Caller = AccountEntity;
 
@@ -33,10 +34,6 @@ const COOKIE = 'acre';
 /** Tells a browser that was signed in to an account before. It opens nothing. */
 const KNOWN_COOKIE = 'acre-known';
 const KNOWN_DAYS = 365;
-/** A browser stays signed in for so long at the most, and for so long while nobody uses it. */
-const SIGNED_IN_DAYS = 180;
-const IDLE_DAYS = 30;
-const DAY_MS = 86_400_000;
 /** How exactly it is kept when a browser was last seen: each time is a write. */
 const SEEN_EVERY_MS = 3_600_000;
 const AGENT_LENGTH = 200;
@@ -57,8 +54,8 @@ export async function signInOf(store: Database, request: Request): Promise<SignI
   const signIn = await store.manager.findOneBy(signIns, { tokenHash: hashOf(token) });
   if (!signIn) return null;
   const now = store.clock.now();
-  const isOver = Number(signIn.expiresAt) < now || now - Number(signIn.seenAt) > IDLE_DAYS * DAY_MS;
-  return isOver ? null : signIn;
+  const isIdle = now - Number(signIn.seenAt) > lifetimes.idle;
+  return holds(signIn.expiresAt, lifetimes.signIn, now) && !isIdle ? signIn : null;
 }
 
 /** The account of the request's cookie, or null for a stranger. */
@@ -71,7 +68,7 @@ export async function whoAsks(store: Database, request: Request): Promise<Caller
 export async function noteSeen(store: Store, request: Request): Promise<void> {
   const signIn = await signInOf(store, request);
   const now = store.clock.now();
-  if (!signIn || now - Number(signIn.seenAt) < SEEN_EVERY_MS) return;
+  if (!signIn || Math.abs(now - Number(signIn.seenAt)) < SEEN_EVERY_MS) return;
   const { tokenHash } = signIn;
   await store.write((manager) => manager.update(signIns, { tokenHash }, { seenAt: String(now) }));
 }
@@ -97,13 +94,13 @@ export async function admit(
   await store.manager.insert(signIns, {
     tokenHash: hashOf(token),
     accountId,
-    expiresAt: String(now + SIGNED_IN_DAYS * DAY_MS),
+    expiresAt: String(now + lifetimes.signIn),
     id: newId(),
     createdAt: String(now),
     seenAt: String(now),
     agent: String(request.headers['user-agent'] ?? '').slice(0, AGENT_LENGTH),
   });
-  setCookie(response, COOKIE, token, SIGNED_IN_DAYS * 86_400, publicUrl);
+  setCookie(response, COOKIE, token, lifetimes.signIn / 1_000, publicUrl);
   setCookie(response, KNOWN_COOKIE, knownMark(account), KNOWN_DAYS * 86_400, publicUrl);
 }
 

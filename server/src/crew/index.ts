@@ -23,4 +23,6 @@ export const peopleRoutes = {
 export { crewRulesOf } from './agreements.ts';
 export { Letters, timeOf } from './letters.ts';
 export { Names } from './names.ts';
+export { forgetRemoved } from './people/forgetting.ts';
 export { checkCrew, newInvitation } from './people/people.ts';
+export { ERASED } from './people/scrubbing.ts';

@@ -12,6 +12,7 @@ import {
 import { distanceTo, groundArea } from '@unity-acre/core/ground';
 import { type EntityManager, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
+import { momentAfter } from '../database/moments.ts';
 import { beds, landmarks, type TenureEntity, tenures } from '../ground/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { byName, inOrder } from '../http/order.ts';
@@ -171,12 +172,17 @@ export const plotRoutes: PlotRoutes = {
           by: body.acceptBy,
         });
       }
+      const [last] = await manager.find(allotments, {
+        where: { gardenId: member.garden.id, year },
+        order: { at: 'DESC' },
+        take: 1,
+      });
       const row = await writing.put<AllotmentEntity>(
         allotments,
         newId(),
         {
           year,
-          at: new Date(store.clock.now()).toISOString(),
+          at: momentAfter(last?.at ?? null, store.clock.now()),
           method: body.method,
           rule: body.rule,
           record: body.method === 'draw' ? look.record : null,

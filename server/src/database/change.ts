@@ -2,11 +2,11 @@ import { isDeepStrictEqual } from 'node:util';
 import type { RouteName } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import { type EntityManager, type EntitySchema, In } from 'typeorm';
-import { v7 as newId } from 'uuid';
 import { Breather } from '../heavy/breather.ts';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
 import { listeners } from './listeners.ts';
+import { idAfter, lastChange } from './moments.ts';
 import { parkNames } from './names.ts';
 import type { GardenRow } from './rows.ts';
 import { touch } from './stamps.ts';
@@ -34,7 +34,6 @@ const ADDED_AT_ONCE = 100;
 /** The writing side of one transaction. It remembers every row as it was and as it became. */
 export class Writing {
   readonly rows: RowChange[] = [];
-  readonly changeId = newId();
   #isKept = false;
   readonly #breather = new Breather();
 
@@ -43,6 +42,7 @@ export class Writing {
     private readonly gardenId: string,
     /** the route whose audience may undo this */
     public route: RouteName | null,
+    readonly changeId: string,
   ) {}
 
   /** Writes a line of the audit trail though no row is in it: what was done leaves no trace but that it was done. */
@@ -185,7 +185,8 @@ export async function record<T>(
   deed: Deed,
   work: (writing: Writing) => Promise<T>,
 ): Promise<{ result: T; changeId: string | null }> {
-  const writing = new Writing(manager, deed.gardenId, deed.route);
+  const changeId = idAfter(await lastChange(manager, deed.gardenId), clock.now());
+  const writing = new Writing(manager, deed.gardenId, deed.route, changeId);
   const result = await work(writing);
   if (!writing.isWorthALine) return { result, changeId: null };
   const row: ChangeEntity = {

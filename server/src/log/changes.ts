@@ -1,6 +1,6 @@
 import { LessThan } from 'typeorm';
 import { people } from '../crew/entity.ts';
-import { checkCrew, Names } from '../crew/index.ts';
+import { checkCrew, ERASED, Names } from '../crew/index.ts';
 import { takeBack } from '../database/undo.ts';
 import type { Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -21,6 +21,9 @@ const listed = {
   entities: true,
   undoneById: true,
 } as const;
+
+/** Whoever it was about is erased, and is not brought back. */
+const isForgotten = ({ what }: Listed): boolean => what === ERASED;
 
 /** Changes that name somebody. */
 const namesSomebody = ({ verb, entities }: Listed): boolean =>
@@ -51,7 +54,7 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
         verb: row.verb,
         what: mayBeNamed(row) ? row.what : '',
         undone: row.undoneById !== null,
-        mayUndo: looksUndoable(row, member),
+        mayUndo: looksUndoable(row, member) && !isForgotten(row),
       })),
       next,
     };
@@ -60,7 +63,7 @@ export const changeRoutes: Pick<Handlers, 'changes' | 'undo'> = {
   undo: async ({ store, params, member, change }) => {
     const row = await store.manager.findOneBy(changes, params);
     if (!row) throw new Refusal('notFound');
-    if (row.undoneById !== null) throw new Refusal('cannotUndo');
+    if (row.undoneById !== null || isForgotten(row)) throw new Refusal('cannotUndo');
     await checkUndo(store.manager, row, member);
     await change('change.undone', row.what, async (writing) => {
       // Undone in its turn, it asks for the same role.

@@ -23,7 +23,7 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
-export { keepReminding } from './reminders.ts';
+export { remindByTheClock } from './reminders.ts';
 export { rotas } from './rotas.ts';
 export { mayLead } from './signUps.ts';
 export { moveUpAfter } from './waiting.ts';

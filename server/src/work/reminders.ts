@@ -1,5 +1,4 @@
 import { addDays, type Day, hourAt } from '@unity-acre/core/calendar';
-import type { Logger } from 'pino';
 import { Between, IsNull, Not } from 'typeorm';
 import { crewRules } from '../crew/entity.ts';
 import { Letters, timeOf } from '../crew/index.ts';
@@ -11,8 +10,6 @@ import { todayIn } from '../place/index.ts';
 import { messages, sessions, signUps } from './entity.ts';
 import { placesOf } from './waiting.ts';
 
-/** How often it is looked whether there is anybody to remind, milliseconds. */
-const LOOK_MS = 5 * 60_000;
 /** Nobody is written to by the clock before the first or from the last of these hours. */
 const WAKING = { from: 8, until: 20 };
 
@@ -65,18 +62,4 @@ export async function remindByTheClock(store: Store): Promise<void> {
     } as const;
     await change(store, deed, (writing) => writeReminders(writing, garden, store.clock, until));
   }
-}
-
-/** Looks for reminders to write, now and every few minutes. @returns what ends it */
-export function keepReminding(store: Store, logger: Logger): () => Promise<void> {
-  let looking = Promise.resolve();
-  const look = () => {
-    looking = remindByTheClock(store).catch((error: unknown) => logger.error(error));
-  };
-  look();
-  const timer = setInterval(look, LOOK_MS);
-  return () => {
-    clearInterval(timer);
-    return looking;
-  };
 }

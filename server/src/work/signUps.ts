@@ -4,6 +4,7 @@ import { v7 as newId } from 'uuid';
 import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import type { Writing } from '../database/change.ts';
+import { momentAfter } from '../database/moments.ts';
 import type { Call, Handlers } from '../http/handle.ts';
 import { Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
@@ -54,13 +55,16 @@ export const signUpRoutes: SignUpRoutes = {
       const rows = await writing.manager.findBy(signUps, { sessionId: session.id });
       const known = rows.find(({ personId }) => personId === person.id);
       if (!known?.comes) {
-        const heads = await headsIn(writing.manager, placesOf(rows).coming);
+        const { coming, waiting } = placesOf(rows);
+        const heads = await headsIn(writing.manager, coming);
         const waits = heads + person.headcount > session.capacity;
         const values = {
           ...asSigned,
           sessionId: session.id,
           personId: person.id,
-          waitingSince: waits ? new Date(call.store.clock.now()).toISOString() : null,
+          waitingSince: waits
+            ? momentAfter(waiting.at(-1)?.waitingSince ?? null, call.store.clock.now())
+            : null,
         };
         await writing.put<SignUpEntity>(signUps, known?.id ?? newId(), values, known?.version);
       }

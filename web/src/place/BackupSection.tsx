@@ -24,7 +24,7 @@ export function BackupSection() {
   const dates = useDates();
   const { data } = useList('backups');
   if (!data) return null;
-  const { newest, failed } = data;
+  const { newest, failed, clockBehind } = data;
   return (
     <section className="furrow flex flex-col gap-3">
       <h2>{t('backup.title')}</h2>
@@ -34,6 +34,11 @@ export function BackupSection() {
           : t('backup.none')}
       </p>
       {failed && <p className="text-beet font-semibold">{t('backup.failed')}</p>}
+      {clockBehind && (
+        <p className="text-beet font-semibold">
+          {t('backup.clockBehind', { moment: dates.moment(clockBehind) })}
+        </p>
+      )}
       <a
         className="inline-flex min-h-target items-center self-start underline underline-offset-4"
         href={table.gardenBackup.path.replace(':gardenId', garden.id)}

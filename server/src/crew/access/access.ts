@@ -10,6 +10,7 @@ import type { PasswordTries } from '../../http/tries.ts';
 import { type GardenEntity, gardens } from '../../place/entity.ts';
 import { admit, dismiss, hashOf, isKnownTo, whoAsks } from '../caller.ts';
 import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from '../entity.ts';
+import { holds, lifetimes } from '../lifetimes.ts';
 import { type DemoSignIns, meOf as meWith } from './me.ts';
 import { hashPassword, passwordFits } from './password.ts';
 import { checkPassword } from './passwordRules.ts';
@@ -134,7 +135,7 @@ async function opened({ store, params }: Call<'invitation'> | Call<'join'>) {
   const row: InvitationEntity | null = await store.manager.findOneBy(invitations, {
     tokenHash: hashOf(params.token),
   });
-  if (!row || Number(row.expiresAt) < store.clock.now()) throw new Refusal('notFound');
+  if (!row || !holds(row.expiresAt, lifetimes.invitation, store.clock.now())) throw new Refusal('notFound');
   const person = await store.manager.findOneByOrFail(people, { id: row.personId });
   if (!person.email) throw new Refusal('notFound');
   const garden = await store.manager.findOneByOrFail(gardens, { id: row.gardenId });

@@ -10,6 +10,7 @@ import type { PasswordTries } from '../../http/tries.ts';
 import { admit, hashOf, newToken } from '../caller.ts';
 import { type AccountEntity, accounts, passwordLinks, people, signIns } from '../entity.ts';
 import { filled } from '../letters.ts';
+import { holds, lifetimes } from '../lifetimes.ts';
 import { meOf } from './me.ts';
 import { hashPassword } from './password.ts';
 import en from './passwordLetter.en.json' with { type: 'json' };
@@ -17,8 +18,6 @@ import es from './passwordLetter.es.json' with { type: 'json' };
 import { checkPassword } from './passwordRules.ts';
 
 const words = { en, es };
-const LINK_HOURS = 24;
-const HOUR_MS = 3_600_000;
 
 /** Makes a link for a new password. It is good once and for a day; earlier ones end. @returns its secret */
 export async function newPasswordLink(
@@ -26,7 +25,7 @@ export async function newPasswordLink(
   accountId: string,
 ): Promise<{ token: string; expiresAt: number }> {
   const token = newToken();
-  const expiresAt = clock.now() + LINK_HOURS * HOUR_MS;
+  const expiresAt = clock.now() + lifetimes.passwordLink;
   await manager.delete(passwordLinks, { accountId });
   await manager.insert(passwordLinks, { tokenHash: hashOf(token), accountId, expiresAt: String(expiresAt) });
   return { token, expiresAt };
@@ -57,7 +56,7 @@ async function opened({
 }: Call<'passwordLink'> | Call<'usePasswordLink'>): Promise<AccountEntity> {
   const { manager, clock } = store;
   const link = await manager.findOneBy(passwordLinks, { tokenHash: hashOf(params.token) });
-  if (!link || Number(link.expiresAt) < clock.now()) throw new Refusal('notFound');
+  if (!link || !holds(link.expiresAt, lifetimes.passwordLink, clock.now())) throw new Refusal('notFound');
   return manager.findOneByOrFail(accounts, { id: link.accountId });
 }
 

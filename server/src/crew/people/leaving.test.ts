@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { Harness, newId, observation, plainBed, type TestGarden } from '../../testing/harness.ts';
+import { forgetRemoved } from '../index.ts';
 
 let harness: Harness;
 let garden: TestGarden;
@@ -138,4 +139,36 @@ it('blanks whole words in what people wrote, and no id, day or code, whatever so
   expect(await rowsNow()).toEqual(rows);
   expect(before.length).toBeGreaterThan(3);
   expect((await garden.ask('undo', { params: { id: bed.change! } })).status).toBe(200);
+});
+
+it('forgets after a month whoever was removed outright, name, address and account, and brings nobody back', async () => {
+  const gone = await garden.member('volunteer', 'Otmar Outright');
+  const kept = await garden.member('volunteer', 'Kea Kept');
+  await garden.ok('signUp', { params: { id: (await garden.session({})).id, personId: gone.id } });
+  const { email } = await one(gone.id);
+  const ask = async (id: string) =>
+    garden.ask('removePerson', { params: { id }, ifMatch: (await one(id)).version });
+  const removal = (await ask(gone.id)).change!;
+  const back = (await ask(kept.id)).change!;
+  expect((await garden.ask('undo', { params: { id: back } })).status).toBe(200);
+
+  const trail = async () => JSON.stringify(await harness.running.store.manager.query('SELECT * FROM change'));
+  const known = () => harness.running.store.manager.query('SELECT email FROM account');
+  const day = 86_400_000;
+  harness.clock.time += 29 * day;
+  expect(await forgetRemoved(harness.running.store)).toBe(0);
+  expect(await trail()).toContain('Otmar Outright');
+  harness.clock.time += 2 * day;
+  expect(await forgetRemoved(harness.running.store)).toBe(1);
+  expect(await forgetRemoved(harness.running.store)).toBe(0);
+  expect(await trail()).not.toContain('Otmar Outright');
+  expect(await trail()).not.toContain(email);
+  expect(await trail()).toContain('Kea Kept');
+  expect(await known()).not.toContainEqual({ email });
+  harness.clock.time -= 31 * day;
+
+  expect((await garden.ask('undo', { params: { id: removal } })).problem.code).toBe('cannotUndo');
+  const { changes } = await garden.ok('changes');
+  expect(changes.find(({ id }) => id === removal)!.mayUndo).toBe(false);
+  expect((await garden.ok('people')).map(({ name }) => name)).toContain('Kea Kept');
 });

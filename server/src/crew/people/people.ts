@@ -9,10 +9,8 @@ import { endStreamsOf } from '../../http/streams.ts';
 import { calendarAddresses, givenHours, sessions, signUps } from '../../work/entity.ts';
 import { hashOf, newToken } from '../caller.ts';
 import { invitations, type PersonEntity, people, plotApplications } from '../entity.ts';
+import { lifetimes } from '../lifetimes.ts';
 import { Names } from '../names.ts';
-
-const INVITATION_DAYS = 14;
-const DAY_MS = 86_400_000;
 
 export const personView = ({ gardenId: _, accountId, ...row }: PersonEntity): Person => ({
   ...row,
@@ -143,7 +141,7 @@ export async function newInvitation(
   publicUrl: string,
 ): Promise<{ address: string; expires: string }> {
   const token = newToken();
-  const expiresAt = clock.now() + INVITATION_DAYS * DAY_MS;
+  const expiresAt = clock.now() + lifetimes.invitation;
   await manager.delete(invitations, { personId });
   await manager.insert(invitations, {
     tokenHash: hashOf(token),
