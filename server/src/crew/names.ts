@@ -41,6 +41,15 @@ export class Names {
     return new Names(reader, new Map(persons.map((one) => [one.id, one])), led, rules?.pastNames ?? 'full');
   }
 
+  /** A word for whose names somebody may read: it is the same for two readers only where they may read the same. */
+  static async audience(manager: EntityManager, { id, gardenId, role }: PersonEntity): Promise<string> {
+    if (role === 'coordinator') return 'coordinators';
+    const isOwn =
+      (await manager.existsBy(people, { gardenId, guardianId: id })) ||
+      (await manager.existsBy(sessions, { gardenId, leadId: id }));
+    return isOwn ? id : 'others';
+  }
+
   mayRead(person: Named): boolean {
     return (
       person.kind !== 'minor' ||

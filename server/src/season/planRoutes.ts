@@ -63,33 +63,30 @@ type PlanRoutes = Pick<
 >;
 
 export const planRoutes: PlanRoutes = {
-  consistency: standing(
-    'consistency',
-    SEASON_ROOMS,
-    ({ store, member: { garden }, query }) =>
+  consistency: standing('consistency', {
+    rooms: SEASON_ROOMS,
+    gather: ({ store, member: { garden }, query }) =>
       yearPlanOf(store.manager, garden, query.year, todayIn(garden, store.clock)),
-    async (plan) => heavy('judgeSeason', await jsonInPieces(plan)),
-  ),
+    finish: async (plan) => heavy('judgeSeason', await jsonInPieces(plan)),
+  }),
 
-  remedies: standing(
-    'remedies',
-    SEASON_ROOMS,
-    async ({ store, member: { garden }, query: { year, key } }) => ({
+  remedies: standing('remedies', {
+    rooms: SEASON_ROOMS,
+    gather: async ({ store, member: { garden }, query: { year, key } }) => ({
       plan: await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)),
       key,
     }),
-    async ({ plan, key }) => heavy('remediesOf', { json: await jsonInPieces(plan), key }),
-  ),
+    finish: async ({ plan, key }) => heavy('remediesOf', { json: await jsonInPieces(plan), key }),
+  }),
 
-  rollOver: standing(
-    'rollOver',
-    SEASON_ROOMS,
-    async ({ store, member: { garden }, query: { year, by } }) => ({
+  rollOver: standing('rollOver', {
+    rooms: SEASON_ROOMS,
+    gather: async ({ store, member: { garden }, query: { year, by } }) => ({
       plan: await yearPlanOf(store.manager, garden, year, todayIn(garden, store.clock)),
       by,
     }),
-    async ({ plan, by }) => heavy('rollSeason', { json: await jsonInPieces(plan), by }),
-  ),
+    finish: async ({ plan, by }) => heavy('rollSeason', { json: await jsonInPieces(plan), by }),
+  }),
 
   propose: writingNothing(async ({ store, member: { garden }, body }) => {
     const { manager } = store;

@@ -120,12 +120,11 @@ const cropName = async (manager: EntityManager, gardenId: string, id: string): P
   (await catalogueOf(manager, gardenId)).crop(id)?.name.en ?? id;
 
 const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> = {
-  plantings: standing(
-    'plantings',
-    SEASON_ROOMS,
-    ({ store, member, query }) => reckonYear(store.manager, member.garden, query.year),
-    plantingViews,
-  ),
+  plantings: standing('plantings', {
+    rooms: SEASON_ROOMS,
+    gather: ({ store, member, query }) => reckonYear(store.manager, member.garden, query.year),
+    finish: plantingViews,
+  }),
 
   savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
     change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {

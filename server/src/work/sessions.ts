@@ -2,9 +2,11 @@ import type { SessionInput } from '@unity-acre/contract/work';
 import { taskParts, turnParts } from '@unity-acre/core/work';
 import { Between, type EntityManager, In } from 'typeorm';
 import { people } from '../crew/entity.ts';
+import { Names } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
+import { standing } from '../http/standing.ts';
 import { plantings } from '../season/entity.ts';
 import { asCalled, rounds, type SessionEntity, sessions, signUps, workDone } from './entity.ts';
 import { moveIn } from './moving.ts';
@@ -65,14 +67,19 @@ type SessionRoutes = Pick<
 >;
 
 export const sessionRoutes: SessionRoutes = {
-  sessions: async ({ store, params, query, member }) => {
-    const { from = '0000-01-01', until = '9999-12-31' } = query;
-    const rows = await store.manager.find(sessions, {
-      where: { ...params, on: Between(from, until) },
-      order: { on: 'ASC', from: 'ASC', id: 'ASC' },
-    });
-    return sessionViews(store.manager, rows, member.person);
-  },
+  sessions: standing('sessions', {
+    rooms: ['work', 'crew'],
+    audience: ({ store, member }) => Names.audience(store.manager, member.person),
+    gather: async ({ store, params, query, member }) => {
+      const { from = '0000-01-01', until = '9999-12-31' } = query;
+      const rows = await store.manager.find(sessions, {
+        where: { ...params, on: Between(from, until) },
+        order: { on: 'ASC', from: 'ASC', id: 'ASC' },
+      });
+      return sessionViews(store.manager, rows, member.person);
+    },
+    finish: (views) => views,
+  }),
 
   saveSession: (call) =>
     call.change('session.saved', call.body.title, async (writing) => {

@@ -108,10 +108,9 @@ export async function oneTask(
 }
 
 export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
-  tasks: standing(
-    'tasks',
-    [...SEASON_ROOMS, 'work'],
-    async ({ store, member: { garden }, query }) =>
+  tasks: standing('tasks', {
+    rooms: [...SEASON_ROOMS, 'work'],
+    gather: async ({ store, member: { garden }, query }) =>
       taskViews(
         store.manager,
         garden,
@@ -119,8 +118,8 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
         await turnsOfYear(store.manager, garden, query.year),
         todayIn(garden, store.clock),
       ),
-    (tasks) => tasks,
-  ),
+    finish: (tasks) => tasks,
+  }),
 
   markTask: async ({ store, member: { garden }, params, body, change }) => {
     const task = await oneTask(store, garden, params.id);

@@ -3,6 +3,7 @@ import type { GardenInput } from '@unity-acre/contract/place';
 import { defaultGroundRules } from '@unity-acre/core/ground';
 import { defaultRules } from '@unity-acre/core/season';
 import { v7 as newId } from 'uuid';
+import { touch } from '../../database/stamps.ts';
 import type { Database } from '../../database/store.ts';
 import { type Call, type Handlers, prepared } from '../../http/handle.ts';
 import { invalid, Refusal } from '../../http/refusal.ts';
@@ -112,6 +113,7 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
         await manager.delete(invitations, { tokenHash: row.tokenHash });
         if (!account) await manager.insert(accounts, joined);
         await manager.update(people, { id: person.id }, { accountId: joined.id });
+        await touch(manager, person.gardenId, [people.options.name]);
         await admit(store, call, joined, publicUrl);
         return meOf(store, joined);
       },

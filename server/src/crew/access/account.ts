@@ -1,5 +1,6 @@
 import type { Device } from '@unity-acre/contract/crew';
 import { Not } from 'typeorm';
+import { touch } from '../../database/stamps.ts';
 import type { Database } from '../../database/store.ts';
 import { type Call, type Handlers, prepared } from '../../http/handle.ts';
 import { invalid } from '../../http/refusal.ts';
@@ -80,8 +81,10 @@ export function accountRoutes(tries: PasswordTries): AccountRoutes {
           throw invalid('email', 'emailTaken');
       }
       await manager.update(accounts, { id }, { email });
-      for (const person of persons)
+      for (const person of persons) {
         await manager.update(people, { id: person.id }, { email, version: person.version + 1 });
+        await touch(manager, person.gardenId, [people.options.name]);
+      }
       return meOf(store, { ...caller!, email });
     }),
 

@@ -86,8 +86,15 @@ it('erases name, mail and phone from rows and audit trail alike, for good', asyn
   });
   await garden.ok('remind', { body: { until: '2026-06-30' } });
   expect((await garden.ask('erasePerson', { params: { id } })).problem.errors![0]!.code).toBe('retireFirst');
+  harness.clock.time += 86_400_000;
   const retired = await retire(yuri.id);
+  harness.clock.time -= 86_400_000;
+  const named = async () =>
+    (await garden.ok('sessions')).flatMap(({ signUps }) => signUps).find(({ personId }) => personId === id)
+      ?.name;
+  expect(await named()).toBe('Yuri Yarrow-Former');
   await garden.ok('erasePerson', { params: { id } });
+  expect(await named()).toBe('–');
   const { manager } = harness.running.store;
   const tables = await manager.query("SELECT name FROM sqlite_master WHERE type = 'table'");
   for (const { name } of tables as { name: string }[]) {

@@ -1,5 +1,6 @@
 import { type EntityManager, In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import type { Writing } from '../../database/change.ts';
+import { touch } from '../../database/stamps.ts';
 import { tenures } from '../../ground/entity.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { invalid, Refusal } from '../../http/refusal.ts';
@@ -89,6 +90,7 @@ export const leavingRoutes: Pick<Handlers, 'retirePerson' | 'erasePerson'> = {
         { id: person.id },
         { ...nobody, kind, guardianId: null, version: person.version + 1 },
       );
+      await touch(manager, person.gardenId, [people.options.name]);
       writing.keepAnyway();
     });
     return { ok: true };
