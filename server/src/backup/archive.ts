@@ -20,7 +20,8 @@ import { csvLine } from '@unity-acre/contract/csv';
 import Database from 'better-sqlite3';
 import { ZipFile } from 'yazl';
 import { z } from 'zod';
-import { allTables, columnsOf, gardenTables, openRow, type Row, secretTables } from './rows.ts';
+import { columnsOf, openRow, type Row } from '../database/plainRows.ts';
+import { allTables, gardenTables, secretTables } from './rows.ts';
 import { checkDatabase, snapshot } from './snapshot.ts';
 
 export const DATABASE_IN_ARCHIVE = 'unity-acre.sqlite';

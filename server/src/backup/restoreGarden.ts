@@ -3,12 +3,13 @@ import { join } from 'node:path';
 import type { EntityManager, EntitySchema } from 'typeorm';
 import { z } from 'zod';
 import { migrations } from '../database/migrations/index.ts';
+import { columnsOf, type Row } from '../database/plainRows.ts';
 import { deferForeignKeys } from '../database/sqlite.ts';
 import { openStore } from '../database/store.ts';
 import { Refusal } from '../http/refusal.ts';
 import { filesFolder } from './nightly.ts';
 import { UnusableBackup, unpack } from './restore.ts';
-import { columnsOf, gardenTables, type Row } from './rows.ts';
+import { gardenTables } from './rows.ts';
 
 /** Rows put in with one statement: below SQLite's limit of bound values at the widest table. */
 const CHUNK = 400;

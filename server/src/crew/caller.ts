@@ -2,6 +2,7 @@ import { createHash, randomBytes } from 'node:crypto';
 import { parse, serialize } from 'cookie';
 import type { Request, Response } from 'express';
 import { v7 as newId } from 'uuid';
+import { rowWhere } from '../database/plainRows.ts';
 import type { Database, Store } from '../database/store.ts';
 import { endStreamsOf } from '../http/streams.ts';
 import { type GardenEntity, gardens } from '../place/entity.ts';
@@ -51,7 +52,7 @@ function tokenIn(request: Request): string | null {
 export async function signInOf(store: Database, request: Request): Promise<SignInEntity | null> {
   const token = tokenIn(request);
   if (!token) return null;
-  const signIn = await store.manager.findOneBy(signIns, { tokenHash: hashOf(token) });
+  const signIn = await rowWhere(store.manager, signIns, { tokenHash: hashOf(token) });
   if (!signIn) return null;
   const now = store.clock.now();
   const isIdle = now - Number(signIn.seenAt) > lifetimes.idle;
@@ -61,7 +62,7 @@ export async function signInOf(store: Database, request: Request): Promise<SignI
 /** The account of the request's cookie, or null for a stranger. */
 export async function whoAsks(store: Database, request: Request): Promise<Caller | null> {
   const signIn = await signInOf(store, request);
-  return signIn && store.manager.findOneBy(accounts, { id: signIn.accountId });
+  return signIn && rowWhere(store.manager, accounts, { id: signIn.accountId });
 }
 
 /** Keeps that a browser was seen, once in an hour. */
@@ -75,9 +76,9 @@ export async function noteSeen(store: Store, request: Request): Promise<void> {
 
 /** The caller as a member of a garden, or null where they are none. */
 export async function memberOf(store: Database, caller: Caller, gardenId: string): Promise<Member | null> {
-  const person = await store.manager.findOneBy(people, { accountId: caller.id, gardenId });
+  const person = await rowWhere(store.manager, people, { accountId: caller.id, gardenId });
   if (!person) return null;
-  const garden = await store.manager.findOneBy(gardens, { id: gardenId });
+  const garden = await rowWhere(store.manager, gardens, { id: gardenId });
   return garden && { garden, person };
 }
 

@@ -1,4 +1,5 @@
 import { type EntityManager, In } from 'typeorm';
+import { rowWhere } from '../database/plainRows.ts';
 import { sessions, signUps } from '../work/entity.ts';
 import { crewRules, type PersonEntity, people } from './entity.ts';
 
@@ -45,8 +46,8 @@ export class Names {
   static async audience(manager: EntityManager, { id, gardenId, role }: PersonEntity): Promise<string> {
     if (role === 'coordinator') return 'coordinators';
     const isOwn =
-      (await manager.existsBy(people, { gardenId, guardianId: id })) ||
-      (await manager.existsBy(sessions, { gardenId, leadId: id }));
+      (await rowWhere(manager, people, { gardenId, guardianId: id })) ??
+      (await rowWhere(manager, sessions, { gardenId, leadId: id }));
     return isOwn ? id : 'others';
   }
 

@@ -1,4 +1,5 @@
-import { type EntityManager, In } from 'typeorm';
+import type { EntityManager } from 'typeorm';
+import { rowsWhere } from './plainRows.ts';
 import { type Room, roomOf, stamps } from './rooms.ts';
 
 /**
@@ -22,7 +23,7 @@ export async function stampOf(
   gardenId: string,
   rooms: readonly Room[],
 ): Promise<string> {
-  const rows = await manager.findBy(stamps, { gardenId, room: In([...rooms]) });
+  const rows = await rowsWhere(manager, stamps, { gardenId });
   const known = new Map(rows.map(({ room, changes }) => [room, changes]));
   return rooms.map((room) => known.get(room) ?? 0).join('.');
 }
