@@ -1,6 +1,7 @@
 export * from './frostCover.ts';
 export * from './needs.ts';
 export * from './ownPace.ts';
+export * from './prerequisites.ts';
 export * from './rota/index.ts';
 export * from './round.ts';
 export * from './roundKinds.ts';

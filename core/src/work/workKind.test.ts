@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { milestoneKinds } from '../season/index.ts';
 import { taskKindOf, taskKinds, taskRow } from './taskKinds.ts';
-import { isPrerequisite, isRoundKind, toolNames, workKinds, workNeeds } from './workKind.ts';
+import { isRoundKind, toolNames, workKinds, workNeeds } from './workKind.ts';
 
 describe('each kind of work', () => {
   it('that follows from a planting is one step of it, and no step is two kinds of work', () => {
@@ -42,24 +42,5 @@ describe('each kind of work', () => {
       'water',
       'covers',
     ]);
-  });
-});
-
-describe('work that has to be done before other work', () => {
-  const shared = (planting: boolean, bed: boolean) => ({ planting: () => planting, bed: () => bed });
-
-  // KNOWLEDGE 5: a bed is made ready before it is planted; KNOWLEDGE 3: supports go in before seed.
-  it('is compost and loosening in the bed, and supports of the planting', () => {
-    const before = (planting: boolean, bed: boolean) =>
-      workKinds.filter((kind) => isPrerequisite(kind, 'sow', shared(planting, bed)));
-    expect(before(true, true)).toEqual(['support', 'compost', 'loosen']);
-    expect(before(true, false)).toEqual(['support']);
-    expect(before(false, true)).toEqual(['compost', 'loosen']);
-    expect(before(false, false)).toEqual([]);
-  });
-
-  it('is asked for by what goes into the ground alone', () => {
-    const after = workKinds.filter((kind) => isPrerequisite('loosen', kind, shared(true, true)));
-    expect(after).toEqual(['sow', 'setOut']);
   });
 });

@@ -33,19 +33,3 @@ export const usualMinutes = ({
   rowLength: number;
   area: number;
 }): number => (isRoundKind(kind) ? roundMinutes(kind, area) : minutesFor(kind, plants, rowLength));
-
-/**
- * Whether one piece of work has to be done before another: a bed is made ready before it is sown or planted, and supports
- * stand before seed is in the ground. The other steps of a planting have their order from their windows.
- * @param shared whether both belong to one planting in one season, and whether they share a bed; asked where it decides
- */
-export function isPrerequisite(
-  before: WorkKind,
-  after: WorkKind,
-  shared: { planting(): boolean; bed(): boolean },
-): boolean {
-  if (isRoundKind(after) || !taskRow(after).isPlanting) return false;
-  return isRoundKind(before)
-    ? roundRow(before).preparesBed && shared.bed()
-    : taskRow(before).isBeforePlanting && shared.planting();
-}

@@ -1,24 +1,19 @@
-import type { Allotment, AllotmentLook, PlotApplication } from '@unity-acre/contract/crew';
-import {
-  type Allotted,
-  type Application,
-  bestFit,
-  draw,
-  drawn,
-  type HouseRule,
-  type OfferedPlot,
-  outcomeOf,
-} from '@unity-acre/core/crew';
+import { isDeepStrictEqual } from 'node:util';
+import type { Allotment, PlotApplication } from '@unity-acre/contract/crew';
+import type { HouseRule, OfferedPlot } from '@unity-acre/core/crew';
 import { distanceTo, groundArea } from '@unity-acre/core/ground';
 import { type EntityManager, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { momentAfter } from '../database/moments.ts';
 import { beds, landmarks, type TenureEntity, tenures } from '../ground/entity.ts';
-import type { Handlers } from '../http/handle.ts';
+import { Breather } from '../heavy/breather.ts';
+import { heavy } from '../heavy/pool.ts';
+import { type Call, type Handlers, inTwoSteps, prepared } from '../http/handle.ts';
 import { byName, inOrder } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { sunOf } from '../season/index.ts';
+import type { Allotting } from './allotting.ts';
 import type { Member } from './caller.ts';
 import {
   type AllotmentEntity,
@@ -82,29 +77,18 @@ async function applicationViews(
     .sort((a, b) => inOrder(a.since, b.since) || byName(a.name, b.name));
 }
 
-/** What both schools give. */
-async function looked(
+/** What plots are given out by, as it stands. */
+async function allottingOf(
   manager: EntityManager,
   { garden, person }: Member,
   year: number,
   { rule, seed }: { rule: HouseRule; seed: string },
-): Promise<AllotmentLook> {
+): Promise<Allotting> {
   const plots = await offeredPlots(manager, garden, year);
   if (plots.length === 0) throw invalid('year', 'noPlots');
   const views = await applicationViews(manager, person, year);
   if (views.length === 0) throw invalid('year', 'noApplications');
-  const applications = views.map((view): Application => ({ ...view, returning: view.holds !== null }));
-  const record = draw(seed, rule, applications, plots);
-  const school = (allotted: Allotted) => ({
-    places: views.map(({ id }) => ({ applicationId: id, bedId: allotted.get(id) ?? null })),
-    outcome: outcomeOf(applications, allotted),
-  });
-  return {
-    plots: plots.map(({ id, name, area }) => ({ id, name, area })),
-    draw: school(drawn(record)),
-    bestFit: school(bestFit(rule, applications, plots)),
-    record,
-  };
+  return { plots, views, rule, seed };
 }
 
 /** How plots were given out, as somebody may read it: the draw can be done again without the names. */
@@ -114,6 +98,12 @@ function allotmentView({ gardenId: _, record, ...row }: AllotmentEntity, names: 
     name: names.hides(entrant.name) ? '' : entrant.name,
   }));
   return { ...row, record: record && { ...record, entrants: entrants! } };
+}
+
+/** Looks at an allotment before it is kept, so that nobody waits for the looking. */
+async function lookedAhead({ store, member, params, body }: Call<'giveOutPlots'>) {
+  const allotting = await allottingOf(store.manager, member, params.year, body);
+  return { allotting, look: await heavy('lookAtAllotment', allotting) };
 }
 
 type PlotRoutes = Pick<
@@ -150,14 +140,21 @@ export const plotRoutes: PlotRoutes = {
     return { ok: true };
   },
 
-  lookAtAllotment: ({ store, member, params, query }) => looked(store.manager, member, params.year, query),
+  lookAtAllotment: inTwoSteps(
+    ({ store, member, params, query }) => allottingOf(store.manager, member, params.year, query),
+    (allotting) => heavy('lookAtAllotment', allotting),
+  ),
 
-  giveOutPlots: ({ store, member, params: { year }, body, change }) =>
+  giveOutPlots: prepared(lookedAhead, ({ store, member, params: { year }, body, change }, ahead) =>
     change('plots.givenOut', String(year), async (writing) => {
       const { manager } = writing;
-      const look = await looked(manager, member, year, body);
+      const breather = new Breather();
+      const allotting = await allottingOf(manager, member, year, body);
+      await breather.rest();
+      const isSame = isDeepStrictEqual(allotting, ahead.allotting);
+      const look = isSame ? ahead.look : await heavy('lookAtAllotment', allotting);
       const { places } = look[body.method];
-      const applications = await applicationViews(manager, member.person, year);
+      const applications = allotting.views;
       const letters = await Letters.of(writing, member.garden, store.clock);
       const names = new Map(look.plots.map(({ id, name }) => [id, name]));
       const takenBy = new Map(places.map(({ applicationId, bedId }) => [bedId, applicationId]));
@@ -166,6 +163,7 @@ export const plotRoutes: PlotRoutes = {
         const known = await manager.findOneBy(tenures, { bedId, year });
         const values = { bedId, year, kind: 'plot' as const, personId: applicant?.personId ?? null };
         await writing.put<TenureEntity>(tenures, known?.id ?? newId(), values, known?.version);
+        await breather.rest();
         if (!applicant) continue;
         await letters.write('plotGiven', applicant.personId, {
           bed: names.get(bedId) ?? '',
@@ -192,6 +190,7 @@ export const plotRoutes: PlotRoutes = {
       );
       return allotmentView(row, await Names.for(manager, member.person));
     }),
+  ),
 
   allotments: async ({ store, member, params: { gardenId, year } }) => {
     const names = await Names.for(store.manager, member.person);

@@ -50,6 +50,11 @@ export class Writing {
     this.#isKept = true;
   }
 
+  /** Lets others have their turn at what is not the database, where the work has held the thread for long. */
+  rest(): Promise<void> {
+    return this.#breather.rest();
+  }
+
   get isWorthALine(): boolean {
     return this.#isKept || this.rows.length > 0;
   }
@@ -201,7 +206,9 @@ export async function record<T>(
     entities: [...new Set(writing.rows.map(({ entity }) => entity))].join(),
     undoneById: null,
   };
+  await writing.rest();
   await manager.insert(changes, row);
+  await writing.rest();
   await touch(
     manager,
     deed.gardenId,

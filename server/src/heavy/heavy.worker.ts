@@ -1,6 +1,7 @@
 import type { Problem } from '@unity-acre/contract';
 import { makeArchive } from '../backup/archive.ts';
 import { checkDatabase } from '../backup/snapshot.ts';
+import { lookAtAllotment } from '../crew/allotting.ts';
 import { readPeople } from '../crew/people/readPeople.ts';
 import { readCropFile } from '../crops/file.ts';
 import { readGround } from '../ground/readGround.ts';
@@ -8,6 +9,7 @@ import { Refusal } from '../http/refusal.ts';
 import { reduceRecord } from '../place/climate.ts';
 import { readStationFile } from '../place/readStation.ts';
 import { judgeSeason, remediesOf, rollSeason } from '../season/judging.ts';
+import { rotaOutcome } from '../work/rotaOutcome.ts';
 
 /** What the pool's threads can do, each by its name. */
 const tasks = {
@@ -16,6 +18,8 @@ const tasks = {
   judgeSeason,
   remediesOf,
   rollSeason,
+  rotaOutcome,
+  lookAtAllotment,
   readGround,
   readCropFile,
   readPeople,

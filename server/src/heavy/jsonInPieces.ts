@@ -1,7 +1,7 @@
 import { Breather } from './breather.ts';
 
 /** Items written at a stretch. */
-const PIECE = 50;
+const PIECE = 10;
 
 /**
  * JSON of a list, or of an object that holds lists, as `JSON.stringify` writes it, but piece by piece: others have their turn in

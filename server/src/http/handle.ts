@@ -66,6 +66,12 @@ export const prepared = <Name extends RouteName, Prepared>(
   handle: (call: Call<Name>, prepared: Prepared) => Promise<AnswerOf<Name>>,
 ): Handler<Name, Prepared> => Object.assign(handle, { prepare });
 
+/** A handler that reads rows while nobody writes, and then works its answer out of them while others may. */
+export const inTwoSteps = <Name extends RouteName, Gathered>(
+  gather: (call: Call<Name>) => Promise<Gathered>,
+  finish: (gathered: Gathered) => Promise<unknown>,
+): Handler<Name> => Object.assign(gather as never, { finish }) as Handler<Name>;
+
 /** A handler of a POST or DELETE that writes no rows: it begins or ends a job. */
 export const writingNothing = <Name extends RouteName>(
   handle: (call: Call<Name>) => Promise<AnswerOf<Name>>,

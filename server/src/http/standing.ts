@@ -4,7 +4,7 @@ import { stampOf } from '../database/stamps.ts';
 import { jsonInPieces } from '../heavy/jsonInPieces.ts';
 import { todayIn } from '../place/index.ts';
 import { Answered } from './answered.ts';
-import type { Call, Handler } from './handle.ts';
+import { type Call, type Handler, inTwoSteps } from './handle.ts';
 
 /** How much is kept of answers, in characters, over all gardens. */
 const KEPT = 60_000_000;
@@ -107,5 +107,5 @@ export function standing<Name extends RouteName, Gathered>(
     asked.resolve(made);
     return made;
   };
-  return Object.assign(look as never, { finish: work }) as Handler<Name>;
+  return inTwoSteps(look, work);
 }

@@ -4,9 +4,9 @@ import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
 import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import {
-  isPrerequisite,
   lengthOf,
   paceOf,
+  prerequisites,
   type RotaPerson,
   type RotaProblem,
   type RotaSession,
@@ -17,8 +17,9 @@ import {
 import { Between, type EntityManager, IsNull } from 'typeorm';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import { crewRulesOf } from '../crew/index.ts';
+import { findInPieces } from '../database/pieces.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
-import { inOrder } from '../http/order.ts';
+import { Breather } from '../heavy/breather.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
@@ -68,16 +69,12 @@ export async function rotaGround(
     .filter(({ state }) => state === 'called');
   const chosen = all.filter(({ on }) => from <= on && on <= until);
   const held = new Set(all.map(({ id }) => id));
-  const everybody = (await manager.findBy(signUps, { gardenId, waitingSince: IsNull() })).sort((a, b) =>
-    inOrder(a.id, b.id),
-  );
+  const breather = new Breather();
+  const everybody = await findInPieces(manager, signUps, { gardenId, waitingSince: IsNull() });
   const coming = everybody.filter(({ sessionId }) => held.has(sessionId));
-  const crew = await manager.find(people, {
-    where: { gardenId, retiredOn: IsNull() },
-    order: { id: 'ASC' },
-  });
+  const crew = await findInPieces(manager, people, { gardenId, retiredOn: IsNull() });
   const ground = new Ground(
-    await manager.findBy(beds, { gardenId }),
+    await findInPieces(manager, beds, { gardenId }),
     await manager.findBy(landmarks, { gardenId }),
   );
   const turn = usualLength(all);
@@ -104,12 +101,14 @@ export async function rotaGround(
     ),
   );
   const given = new Given(all, coming);
+  await breather.rest();
   const reckoned = [
     ...(await reckonYear(manager, garden, year)),
     ...(seasonYearOf(garden.latitude, until) > year ? await reckonYear(manager, garden, year + 1) : []),
   ];
   const turns = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
   const tasks = await taskViews(manager, garden, reckoned, turns, today);
+  await breather.rest();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));
   const elsewhere = new Set(
@@ -125,6 +124,8 @@ export async function rotaGround(
       !(bedIds.length > 0 && bedIds.every((bedId) => looksAfter.has(bedId))) &&
       window.earliest <= until,
   );
+  await breather.rest();
+  const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task) })));
   const rotaTasks = open.map((task): RotaTask => {
     const { sky, ...needs } = workNeeds(task.kind);
     // What is late may be done on any day, and should be soon.
@@ -136,12 +137,13 @@ export async function rotaGround(
       earliest: task.window.earliest,
       best: isLate ? from : task.window.best,
       latest: isLate ? until : task.window.latest,
-      after: open.filter((other) => comesFirst(other, task)).map(({ id }) => id),
+      after: after.get(task.id) ?? [],
       place: task.bedIds[0] ? ground.bed(task.bedIds[0]) : null,
       poorSky: poorSky[sky],
       critical: needs.critical && task.window.latest <= until,
     };
   });
+  await breather.rest();
   const pace = await paceOfGarden(manager, gardenId);
   const slower = {
     beginners: pace.crew('beginners') / pace.crew('practised'),
@@ -194,15 +196,10 @@ function usualLength(all: readonly SessionEntity[]): number {
   return lengths[lengths.length >> 1] ?? 120;
 }
 
-/** Whether a task has to wait for another: of its planting in the same season, or in its bed and due no later. */
-function comesFirst(before: TaskView, task: TaskView): boolean {
-  return isPrerequisite(before.kind, task.kind, {
-    planting: () => {
-      const [one, other] = [taskParts(before.id), taskParts(task.id)];
-      return one !== null && one.plantingId === other?.plantingId && one.season === other.season;
-    },
-    bed: () => before.on <= task.on && before.bedIds.some((bedId) => task.bedIds.includes(bedId)),
-  });
+/** The planting of a task, in its season; null for a round. */
+function plantingOf({ id }: TaskView): string | null {
+  const parts = taskParts(id);
+  return parts && `${parts.plantingId} ${parts.season ?? ''}`;
 }
 
 /** Minutes people gave in sessions that are over, or are expected for in sessions outside the rota. */

@@ -1,68 +1,38 @@
 import type { Rota } from '@unity-acre/contract/work';
 import { laterOf } from '@unity-acre/core/calendar';
-import { divideWork, leftOutPeople, leftOutTasks } from '@unity-acre/core/work';
-import { group } from 'd3-array';
-import { type EntityManager, IsNull } from 'typeorm';
+import { type EntityManager, In, IsNull } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { Member } from '../crew/caller.ts';
 import { Letters } from '../crew/index.ts';
 import type { Writing } from '../database/change.ts';
+import { findInPieces } from '../database/pieces.ts';
 import type { Clock } from '../database/store.ts';
-import { type Handlers, writingNothing } from '../http/handle.ts';
-import { inOrder } from '../http/order.ts';
+import { heavy } from '../heavy/pool.ts';
+import { apart, type Handlers, inTwoSteps, prepared, writingNothing } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { changes } from '../log/entity.ts';
 import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from './entity.ts';
 import { moveIn } from './moving.ts';
+import { byHand, type RotaOutcome } from './rotaOutcome.ts';
 import { rotaGround, sessionsBetween, withHolds } from './rotaProblem.ts';
 import { type RotaJob, rotas } from './rotas.ts';
 
-/** Tasks somebody put into a session: they stay there, whether the rota has people for them or not. */
-const byHand = ({ taskIds, rotaTaskIds }: SessionEntity): string[] =>
-  taskIds.filter((id) => !rotaTaskIds.includes(id));
-
-/** What goes into each session: its work in the order in which it is done, its people, and who is at what. */
-function sessionsOf({ about: { ground }, found }: RotaJob): Rota['sessions'] {
-  const { problem } = ground;
-  const tasks = new Map(problem.tasks.map((task) => [task.id, task]));
-  const persons = new Map(problem.people.map((person) => [person.id, person]));
-  const placed = group(found?.placed ?? [], ({ sessionId }) => sessionId);
-  const seats = group(found?.seats ?? [], ({ sessionId }) => sessionId);
-  return problem.sessions.map((session) => {
-    const row = ground.sessions.find(({ id }) => id === session.id)!;
-    const own = (placed.get(session.id) ?? []).flatMap(({ taskId }) => tasks.get(taskId) ?? []);
-    // What others wait for first, then what cannot wait.
-    own.sort(
-      (a, b) =>
-        Number(a.after.includes(b.id)) - Number(b.after.includes(a.id)) ||
-        inOrder(a.latest, b.latest) ||
-        inOrder(a.id, b.id),
-    );
-    const coming = (seats.get(session.id) ?? []).map(({ personId }) => persons.get(personId)!);
-    const expected = ground.signUps.filter(({ sessionId, comes }) => sessionId === session.id && comes);
-    const ids = new Set(coming.map(({ id }) => id));
-    return {
-      sessionId: session.id,
-      taskIds: [
-        ...own.map(({ id }) => id),
-        ...byHand(row).filter((id) => !own.some((task) => task.id === id)),
-      ],
-      people: coming.map(({ id }) => ({
-        personId: id,
-        isNew: id !== session.leadId && !expected.some(({ personId }) => personId === id),
-      })),
-      dropped: expected.filter(({ personId }) => !ids.has(personId)).map(({ personId }) => personId),
-      crews: divideWork(session, own, coming).crews,
-    };
-  });
+/** What a rota that has ended comes to; worked out once, on a thread. Null while it is being made. */
+function outcomeOf(job: RotaJob): Promise<RotaOutcome> | null {
+  if (job.state === 'working') return null;
+  const { seats, placed } = job.found ?? { seats: [], placed: [] };
+  job.about.outcome ??= heavy('rotaOutcome', { ground: job.about.ground, rota: { seats, placed } });
+  return job.about.outcome;
 }
 
-function rotaView(job: RotaJob): Rota {
+const nothingYet: RotaOutcome = { sessions: [], tasksLeft: [], peopleLeft: [] };
+
+async function rotaView(job: RotaJob): Promise<Rota> {
+  const outcome = (await outcomeOf(job)) ?? nothingYet;
   const { id, state, found, about } = job;
   const { from, until, appliedBy, ground, move, holds } = about;
-  const rota = found ?? { seats: [], placed: [], goals: [], settled: 'nothing' as const };
   const { people, tasks, sessions: list } = ground.problem;
   return {
     id,
@@ -74,11 +44,9 @@ function rotaView(job: RotaJob): Rota {
     holds,
     move: move && { sessionId: move.sessionId, to: move.to },
     size: { people: people.length, sessions: list.length, tasks: tasks.length },
-    goals: rota.goals,
-    settled: rota.settled,
-    sessions: state === 'working' ? [] : sessionsOf(job),
-    tasksLeft: state === 'working' ? [] : leftOutTasks(ground.problem, rota),
-    peopleLeft: state === 'working' ? [] : leftOutPeople(ground.problem, rota),
+    goals: found?.goals ?? [],
+    settled: found?.settled ?? 'nothing',
+    ...outcome,
   };
 }
 
@@ -89,16 +57,20 @@ function jobOf(params: { gardenId: string; id: string }): RotaJob {
 }
 
 /** Puts a rota into its sessions, if they and who comes to them still are as they were when it was begun. */
-async function apply(writing: Writing, job: RotaJob, member: Member, clock: Clock): Promise<void> {
+async function apply(
+  writing: Writing,
+  job: RotaJob,
+  outcome: RotaOutcome,
+  member: Member,
+  clock: Clock,
+): Promise<void> {
   const { manager } = writing;
   const { from, until, ground, move } = job.about;
   const gardenId = member.garden.id;
   const now = await sessionsBetween(manager, gardenId, from, until);
   const versions = new Map(ground.sessions.map(({ id, version }) => [id, version]));
   const isSame = now.length === versions.size && now.every(({ id, version }) => versions.get(id) === version);
-  const said = (await manager.findBy(signUps, { gardenId })).filter(({ sessionId }) =>
-    versions.has(sessionId),
-  );
+  const said = await findInPieces(manager, signUps, { gardenId, sessionId: In([...versions.keys()]) });
   const rows = said.filter(({ waitingSince }) => waitingSince === null);
   const known = new Map(ground.signUps.map(({ id, version }) => [id, version]));
   const areSame = rows.length === known.size && rows.every(({ id, version }) => known.get(id) === version);
@@ -107,7 +79,7 @@ async function apply(writing: Writing, job: RotaJob, member: Member, clock: Cloc
   const moving = now.find(({ id }) => id === move?.sessionId);
   const moved = move && moving ? await moveIn(writing, moving, move, member, clock) : null;
   const news = new News();
-  for (const { sessionId, taskIds, people, crews } of sessionsOf(job)) {
+  for (const { sessionId, taskIds, people, crews } of outcome.sessions) {
     const session = sessionId === moved?.id ? moved : now.find(({ id }) => id === sessionId)!;
     const fixed = byHand(session);
     await writing.set(sessions, session, {
@@ -177,6 +149,7 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
       until,
       ground: { ...ground, problem },
       appliedBy: null,
+      outcome: null,
       move,
       holds: body.holds,
     };
@@ -184,32 +157,38 @@ export const rotaRoutes: Pick<Handlers, 'makeRota' | 'rota' | 'stopRota' | 'appl
     return rotaView(rotas.begin(garden.id, about, { problem, repairing, seconds }));
   }),
 
-  rota: async ({ store, params }) => {
+  rota: inTwoSteps(async ({ store, params }) => {
     const job = jobOf(params);
     await lookWhetherApplied(store.manager, job);
-    return rotaView(job);
-  },
+    return job;
+  }, rotaView),
 
-  stopRota: writingNothing(async ({ params }) => {
+  stopRota: apart(async ({ params }) => {
     const job = jobOf(params);
     job.stop();
     return rotaView(job);
   }),
 
-  applyRota: async ({ store, params, member, change }) => {
-    const job = jobOf(params);
-    if (!job.found || job.state === 'working') throw new Refusal('notFound');
-    await lookWhetherApplied(store.manager, job);
-    if (job.about.appliedBy) return rotaView(job);
-    const appliedBy = await change(
-      'rota.applied',
-      `${job.about.from} – ${job.about.until}`,
-      async (writing) => {
-        await apply(writing, job, member, store.clock);
-        return writing.changeId;
-      },
-    );
-    job.about.appliedBy = appliedBy;
-    return rotaView(job);
-  },
+  applyRota: prepared(
+    async ({ params }) => {
+      const job = jobOf(params);
+      const outcome = await outcomeOf(job);
+      if (!job.found || !outcome) throw new Refusal('notFound');
+      return { job, outcome };
+    },
+    async ({ store, member, change }, { job, outcome }) => {
+      await lookWhetherApplied(store.manager, job);
+      if (job.about.appliedBy) return rotaView(job);
+      const appliedBy = await change(
+        'rota.applied',
+        `${job.about.from} – ${job.about.until}`,
+        async (writing) => {
+          await apply(writing, job, outcome, member, store.clock);
+          return writing.changeId;
+        },
+      );
+      job.about.appliedBy = appliedBy;
+      return rotaView(job);
+    },
+  ),
 };

@@ -3,6 +3,7 @@ import type { Day } from '@unity-acre/core/calendar';
 import type { GoalReached } from '@unity-acre/core/solving';
 import type { GoalName, Rota, RotaProblem, Settled } from '@unity-acre/core/work';
 import { type Job, Jobs, workerScript } from '../solving/jobs.ts';
+import type { RotaOutcome } from './rotaOutcome.ts';
 import type { RotaGround, SessionMove } from './rotaProblem.ts';
 
 export interface RotaTaskData {
@@ -25,6 +26,8 @@ interface About {
   holds: RotaHolds;
   /** the change that put it into the sessions; null before, and again when that is undone */
   appliedBy: string | null;
+  /** what it comes to, once somebody has asked; null before */
+  outcome: Promise<RotaOutcome> | null;
 }
 
 export type RotaJob = Job<RotaFound, About>;

@@ -10,6 +10,12 @@ import { type Filling, Seating } from './seating.ts';
 /** Most people called in addition for the sake of one task. */
 const MOST_CALLED = 4;
 
+/**
+ * So often it is tried to have one task done in the place of another. In a garden with far more work than hands, trying all would
+ * take longer than the solver, which looks further anyway.
+ */
+const MOST_TRIES = 2_000;
+
 /** A day with the wrong sky counts as so many days away. */
 const POOR_SKY_DAYS = 100;
 
@@ -91,6 +97,7 @@ export function firstRota(model: Choices): Rota {
     placedIn.set(task.id, best.filling.session);
     return true;
   };
+  let tries = MOST_TRIES;
   /** Has a task done in the place of another, which goes elsewhere, or is left where it counts for less. */
   const makeRoom = (task: RotaTask): boolean => {
     const before = task.after.filter((id) => waiting.has(id)).map((id) => placedIn.get(id));
@@ -98,6 +105,8 @@ export function firstRota(model: Choices): Rota {
       if (before.some((other) => !other || !comesBefore(other, session))) continue;
       const filling = seating.fillings.get(session.id)!;
       for (const other of filling.tasks.filter(({ id }) => !awaited.has(id) && !locked.has(id))) {
+        if (tries === 0) return false;
+        tries -= 1;
         const tasks = filling.tasks;
         filling.tasks = tasks.filter((one) => one !== other);
         const more = callsFor(task, filling);

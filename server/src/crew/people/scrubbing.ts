@@ -1,5 +1,7 @@
-import { type EntityManager, Like } from 'typeorm';
-import { type ChangeEntity, changes } from '../../log/entity.ts';
+import { Between, type EntityManager, Like, MoreThan } from 'typeorm';
+import { findInPieces } from '../../database/pieces.ts';
+import { Breather } from '../../heavy/breather.ts';
+import { type ChangeEntity, changes, type RowChange } from '../../log/entity.ts';
 import { messages } from '../../work/entity.ts';
 import { accounts, allotments, type PersonEntity, passwordLinks, people, signIns } from '../entity.ts';
 
@@ -21,16 +23,16 @@ const inWords = new Set([
   'why',
 ]);
 
-/** A text in which what is personal is blanked, as whole words. */
-const scrubbed = (text: string, personal: readonly string[]): string =>
-  personal.reduce((rest, one) => {
-    const literal = one.replace(/[.*+?^${}()|[\]\\]/g, '\\$&');
-    return rest.replace(new RegExp(`(?<![\\p{L}\\p{N}])${literal}(?![\\p{L}\\p{N}])`, 'gu'), ERASED);
-  }, text);
+/** Finds texts as whole words, the longest first, so that a part of a name is not blanked within it. */
+function wordsOf(texts: readonly string[]): RegExp {
+  if (texts.length === 0) return /(?!)/gu;
+  const literals = texts.map((text) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&'));
+  return new RegExp(`(?<![\\p{L}\\p{N}])(?:${literals.join('|')})(?![\\p{L}\\p{N}])`, 'gu');
+}
 
-/** The same for every field in words within a value. @param field the one the value stands in */
-function scrubAll<T>(value: T, personal: readonly string[], field = ''): T {
-  if (typeof value === 'string') return (inWords.has(field) ? scrubbed(value, personal) : value) as T;
+/** A value with what is personal blanked in every field in words. @param field the one the value stands in */
+function scrubAll<T>(value: T, personal: RegExp, field = ''): T {
+  if (typeof value === 'string') return (inWords.has(field) ? value.replace(personal, ERASED) : value) as T;
   if (Array.isArray(value)) return value.map((one) => scrubAll(one, personal, field)) as T;
   if (typeof value !== 'object' || value === null) return value;
   return Object.fromEntries(
@@ -38,19 +40,56 @@ function scrubAll<T>(value: T, personal: readonly string[], field = ''): T {
   ) as T;
 }
 
+/** Changes looked through with one statement: each may hold thousands of rows. */
+const AT_ONCE = 50;
+
+/** Every change of a garden in which one of these texts may stand, one after another, with turns for others in between. */
+async function* changesWith(
+  manager: EntityManager,
+  gardenId: string,
+  texts: readonly string[],
+): AsyncGenerator<ChangeEntity> {
+  const breather = new Breather();
+  if (texts.length === 0) return;
+  for (let last = ''; ; ) {
+    const ids = await manager.find(changes, {
+      where: { gardenId, id: MoreThan(last) },
+      order: { id: 'ASC' },
+      select: { id: true },
+      take: AT_ONCE,
+    });
+    const [first, end] = [ids[0]?.id, ids.at(-1)?.id];
+    if (first === undefined || end === undefined) return;
+    const here = { gardenId, id: Between(first, end) };
+    const found = await manager.find(changes, {
+      where: texts.flatMap((text) => [
+        { ...here, rows: Like(`%${JSON.stringify(text).slice(1, -1)}%`) as never },
+        { ...here, what: Like(`%${text}%`) },
+      ]),
+      select: { id: true },
+    });
+    for (const { id } of found) {
+      await breather.rest();
+      const change = await manager.findOneByOrFail(changes, { id });
+      await breather.rest();
+      yield change;
+    }
+    await breather.rest();
+    last = end;
+  }
+}
+
 /** What the garden knows of somebody that tells who they are, now and in every change that is on record. */
 async function personalTexts(manager: EntityManager, person: PersonEntity): Promise<string[]> {
-  const about = await manager.findBy(changes, {
-    gardenId: person.gardenId,
-    rows: Like(`%${person.id}%`) as never,
-  });
-  const known = about.flatMap(({ rows }) =>
-    rows.flatMap(({ entity, before, after }) =>
-      entity === people.options.name ? [before, after].filter((row) => row?.id === person.id) : [],
-    ),
-  ) as unknown as PersonEntity[];
-  const texts = [person, ...known].flatMap(({ name, email, phone }) => [name, email, phone]);
-  // The longest first, so that a part of a name is not blanked within it.
+  const known: Pick<PersonEntity, 'name' | 'email' | 'phone'>[] = [person];
+  for await (const { rows } of changesWith(manager, person.gardenId, [person.id])) {
+    for (const { entity, before, after } of rows) {
+      if (entity !== people.options.name) continue;
+      for (const row of [before, after])
+        if (row?.id === person.id) known.push(row as unknown as PersonEntity);
+    }
+  }
+  const texts = known.flatMap(({ name, email, phone }) => [name, email, phone]);
   return [...new Set(texts)]
     .filter((text): text is string => typeof text === 'string' && text.length > 1 && text !== ERASED)
     .sort((a, b) => b.length - a.length);
@@ -59,31 +98,34 @@ async function personalTexts(manager: EntityManager, person: PersonEntity): Prom
 /** Blanks what is personal of somebody in the audit trail, in letters and in the records of draws. */
 export async function scrubRecords(manager: EntityManager, person: PersonEntity): Promise<void> {
   const { gardenId } = person;
-  const personal = await personalTexts(manager, person);
-  for (const text of personal) {
-    const within = Like(`%${JSON.stringify(text).slice(1, -1)}%`);
-    const found: ChangeEntity[] = await manager.find(changes, {
-      where: [
-        { gardenId, rows: within as never },
-        { gardenId, what: Like(`%${text}%`) },
-      ],
-    });
-    for (const { id, rows, what } of found)
-      await manager.update(
-        changes,
-        { id },
-        { rows: scrubAll(rows, personal), what: scrubbed(what, personal) },
-      );
+  const texts = await personalTexts(manager, person);
+  const personal = wordsOf(texts);
+  const breather = new Breather();
+  for await (const { id, rows, what } of changesWith(manager, gardenId, texts)) {
+    const blanked: RowChange[] = [];
+    for (const row of rows) {
+      blanked.push(scrubAll(row, personal));
+      await breather.rest();
+    }
+    await manager.update(changes, { id }, { rows: blanked, what: what.replace(personal, ERASED) });
   }
-  for (const row of await manager.findBy(messages, { gardenId })) {
+  for (const row of await findInPieces(manager, messages, { gardenId })) {
     const { to, address, subject, body } = scrubAll(row, personal);
     const isTheirs = row.personId === person.id;
     const next = { to, address: isTheirs ? '' : address, subject, body };
     if (next.to !== row.to || next.address !== row.address || subject !== row.subject || body !== row.body)
       await manager.update(messages, { id: row.id }, next);
+    await breather.rest();
   }
-  for (const { id, record } of await manager.findBy(allotments, { gardenId }))
-    if (record) await manager.update(allotments, { id }, { record: scrubAll(record, personal) as never });
+  for (const { id } of await manager.find(allotments, { where: { gardenId }, select: { id: true } })) {
+    const { record } = await manager.findOneByOrFail(allotments, { id });
+    if (!record) continue;
+    await breather.rest();
+    const blanked = scrubAll(record, personal);
+    await breather.rest();
+    await manager.update(allotments, { id }, { record: blanked as never });
+    await breather.rest();
+  }
 }
 
 /** Removes the account that somebody had, where no garden of the installation knows it any more. */
