@@ -194,7 +194,12 @@ export const rolledPlanting = z.object({
   tooSoon: z.number().int().nullable(),
 });
 
-export const plantingQuery = z.object({ year });
+export const seasonQuery = z.object({ year });
+export const plantingQuery = z.object({
+  year,
+  /** `no` leaves the reasons of all dates empty: two thirds of a season's bytes */
+  reasons: z.enum(['yes', 'no']).default('yes'),
+});
 
 export type PlantingInput = z.infer<typeof plantingInput>;
 export type PlantingsInput = z.infer<typeof plantingsInput>;

@@ -278,12 +278,16 @@ export function plantingView(reckoned: Reckoned): Planting {
   };
 }
 
-/** The same of a whole season, with turns for others in between. */
-export async function plantingViews(all: readonly Reckoned[]): Promise<Planting[]> {
+const noReasons = { earliest: [], best: [], latest: [] };
+
+/** The same of a whole season, with turns for others in between. @param hasReasons false leaves the reasons of its dates empty */
+export async function plantingViews(all: readonly Reckoned[], hasReasons: boolean): Promise<Planting[]> {
   const breather = new Breather();
   const views: Planting[] = [];
   for (const one of all) {
-    views.push(plantingView(one));
+    const view = plantingView(one);
+    const steps = hasReasons ? view.steps : view.steps.map((step) => ({ ...step, reasons: noReasons }));
+    views.push({ ...view, steps });
     await breather.rest();
   }
   return views;

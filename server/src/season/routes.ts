@@ -122,8 +122,11 @@ const cropName = async (manager: EntityManager, gardenId: string, id: string): P
 const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> = {
   plantings: standing('plantings', {
     rooms: SEASON_ROOMS,
-    gather: ({ store, member, query }) => reckonYear(store.manager, member.garden, query.year),
-    finish: plantingViews,
+    gather: async ({ store, member, query }) => ({
+      all: await reckonYear(store.manager, member.garden, query.year),
+      hasReasons: query.reasons === 'yes',
+    }),
+    finish: ({ all, hasReasons }) => plantingViews(all, hasReasons),
   }),
 
   savePlanting: async ({ member, params, body, ifMatch, change, store }) =>

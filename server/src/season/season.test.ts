@@ -51,6 +51,16 @@ describe('planning a planting', () => {
   });
 });
 
+it('is listed without its reasons where nobody asks why, and is the same in all else', async () => {
+  await garden.planting((await garden.bed({ name: 'Plain bed' })).id);
+  const full = await garden.ok('plantings', { query: { year: 2026 } });
+  const plain = await garden.ok('plantings', { query: { year: 2026, reasons: 'no' } });
+  const none = { earliest: [], best: [], latest: [] };
+  const bare = full.map((one) => ({ ...one, steps: one.steps.map((step) => ({ ...step, reasons: none })) }));
+  expect(plain).toEqual(bare);
+  expect(full.flatMap(({ steps }) => steps).some(({ reasons }) => reasons.best.length > 0)).toBe(true);
+});
+
 describe('the log moves the plan', () => {
   it('re-dates what follows a late sowing and says what moved', async () => {
     const planting = await garden.planting(bedId, { startOn: '2026-04-10' });

@@ -12,7 +12,7 @@ import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.t
 import { useMeasure } from '../kit/measure.ts';
 import { Sheet } from '../kit/Sheet.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { seasonYearOf } from '../season/year.ts';
+import { datesAlone, seasonYearOf } from '../season/year.ts';
 import { useCatalogue } from './catalogue.ts';
 import { lotLife } from './lotLife.ts';
 import { useCropNames } from './names.ts';
@@ -26,7 +26,7 @@ export default function SeedBoxPage() {
   const thisYear = seasonYearOf(garden, garden.today);
   const [year, setYear] = useState(thisYear);
   const lots = useList('seedLots');
-  const plantings = useSeasonList('plantings', year);
+  const plantings = useSeasonList('plantings', year, datesAlone);
   const [open, setOpen] = useState<SeedLot | 'new' | null>(null);
   return (
     <div className="flex flex-col gap-6">

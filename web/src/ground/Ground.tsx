@@ -11,7 +11,7 @@ import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useCoordinates, useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { seasonYearOf } from '../season/year.ts';
+import { datesAlone, seasonYearOf } from '../season/year.ts';
 import { BedSheet } from './BedSheet.tsx';
 import { sizeWords, tenureIn } from './bedShape.ts';
 import { GroundPaths } from './GroundPaths.tsx';
@@ -23,7 +23,7 @@ import { Underlay } from './Underlay.tsx';
 export function useGrowing(): Map<string, Family[]> {
   const { garden, role } = useHere();
   const catalogue = useCatalogue();
-  const plantings = useSeasonList('plantings', seasonYearOf(garden, garden.today));
+  const plantings = useSeasonList('plantings', seasonYearOf(garden, garden.today), datesAlone);
   return useMemo(() => {
     const growing = new Map<string, Family[]>();
     if (role === 'receiver') return growing;

@@ -11,7 +11,7 @@ import { useHere, useList, useSeasonList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { usePreferences } from '../kit/preferences.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
-import { seasonYearOf } from '../season/year.ts';
+import { datesAlone, seasonYearOf } from '../season/year.ts';
 import { GroundPaths } from './GroundPaths.tsx';
 import { frameOf, Plan } from './Plan.tsx';
 import { pathOf } from './PlanThings.tsx';
@@ -59,7 +59,7 @@ function WithCrops({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) 
   const { garden } = useHere();
   const catalogue = useCatalogue();
   const year = seasonYearOf(garden, garden.today);
-  const plantings = useSeasonList('plantings', year);
+  const plantings = useSeasonList('plantings', year, datesAlone);
   const crops = useMemo(
     () => tallOnes(beds, plantings.data ?? [], catalogue, `${year}-03-01`),
     [beds, plantings.data, catalogue, year],

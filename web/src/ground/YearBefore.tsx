@@ -3,12 +3,13 @@ import { useCatalogue } from '../crops/catalogue.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
 import { useSeasonList } from '../kit/garden.ts';
 import { usePreferences } from '../kit/preferences.ts';
+import { datesAlone } from '../season/year.ts';
 
 /** One earlier season of a bed. */
 export function YearBefore({ bed, year, who }: { bed: Bed; year: number; who: string }) {
   const language = usePreferences((preferences) => preferences.language);
   const catalogue = useCatalogue();
-  const plantings = useSeasonList('plantings', year);
+  const plantings = useSeasonList('plantings', year, datesAlone);
   const grown = [...new Set((plantings.data ?? []).filter((p) => p.bedId === bed.id).map((p) => p.cropId))];
   return (
     <li className="border-line border-b py-1.5">

@@ -55,7 +55,6 @@ type ReadOfGarden =
   | 'plotCare'
   | 'crewRules'
   | 'myPlots'
-  | 'sessions'
   | 'messages'
   | 'tools'
   | 'myTimes'
@@ -82,16 +81,17 @@ export function useList<Name extends ReadOfGarden>(
 export const presentPeople = (people: readonly Person[] | undefined, chosenId?: string | null): Person[] =>
   (people ?? []).filter(({ id, retiredOn }) => retiredOn === null || id === chosenId);
 
-/** A list of one season of the garden one is in. */
+/** A list of one season of the garden one is in. @param query what else is said of it than its year */
 export function useSeasonList<Name extends ReadOfYear>(
   name: Name,
   year: number,
+  query: object = {},
 ): UseQueryResult<AnswerOf<Name>> {
   const gardenId = useHere().garden.id;
   return useQuery({
-    queryKey: ['garden', gardenId, name, year],
+    queryKey: ['garden', gardenId, name, year, query],
     queryFn: async () =>
-      (await ask(name, { params: { gardenId } as ParamsOf<Name>, query: { year } as never })).data,
+      (await ask(name, { params: { gardenId } as ParamsOf<Name>, query: { year, ...query } as never })).data,
   });
 }
 

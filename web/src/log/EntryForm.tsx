@@ -13,7 +13,7 @@ import { useHere, useList, useWrite } from '../kit/garden.ts';
 import { usePreferences } from '../kit/preferences.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { useMoveWords } from '../season/Moves.tsx';
-import { useBothSeasons } from '../season/year.ts';
+import { datesAlone, useBothSeasons } from '../season/year.ts';
 
 interface Values {
   kind: EntryInput['kind'];
@@ -54,7 +54,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const dates = useDates();
   const moveWords = useMoveWords();
   const beds = useList('beds');
-  const plantings = useBothSeasons('plantings');
+  const plantings = useBothSeasons('plantings', datesAlone);
   const save = useWrite('saveEntry', ({ data }) => {
     const next = data.moved.find((move) => move.kind === 'firstPick') ?? data.moved.at(-1);
     const said = t(`log:logged.${data.entry.kind}`, {

@@ -13,7 +13,7 @@ import { Bare, Loaded } from '../kit/states.tsx';
 import { paged, type SheetName, sheets } from './labelSheets.ts';
 import { QrCode, quickLogAddress } from './QrCode.tsx';
 import { SeasonPaths } from './SeasonPaths.tsx';
-import { seasonYearOf } from './year.ts';
+import { datesAlone, seasonYearOf } from './year.ts';
 
 /** Labels for plants and beds on sheets as shops sell them. The code on each opens the quick log of its bed. */
 export default function LabelsPage() {
@@ -21,7 +21,7 @@ export default function LabelsPage() {
   const { garden } = useHere();
   const year = seasonYearOf(garden, garden.today);
   const beds = useList('beds');
-  const plantings = useSeasonList('plantings', year);
+  const plantings = useSeasonList('plantings', year, datesAlone);
   return (
     <div className="flex flex-col gap-5">
       <div className="flex flex-col gap-5 print:hidden">

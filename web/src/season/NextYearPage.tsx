@@ -17,7 +17,7 @@ import { useMeasure } from '../kit/measure.ts';
 import { RefusedNote } from '../kit/RefusedNote.tsx';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { SeasonPaths } from './SeasonPaths.tsx';
-import { seasonYearOf } from './year.ts';
+import { datesAlone, seasonYearOf } from './year.ts';
 
 /** Rolls the season over into the next: a proposal to edit, then one change. */
 export default function NextYearPage() {
@@ -75,8 +75,8 @@ function Proposal({ beds, rolled, year }: { beds: Bed[]; rolled: RolledPlanting[
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const [moved, setMoved] = useState<ReadonlyMap<string, string>>(new Map());
   const [applied, setApplied] = useState(false);
-  const there = useSeasonList('plantings', year);
-  const before = useSeasonList('plantings', year - 1);
+  const there = useSeasonList('plantings', year, datesAlone);
+  const before = useSeasonList('plantings', year - 1, datesAlone);
   const save = useWrite('savePlantings', ({ data }) => t('next.saved', { count: data.length, year }));
   const kept = rolled.filter(({ fromId }) => !left.has(fromId));
   const bedOf = ({ fromId, planting }: RolledPlanting) => moved.get(fromId) ?? planting.bedId;

@@ -17,13 +17,13 @@ import { Bare, Loaded } from '../kit/states.tsx';
 import { useAlmanac } from '../place/almanac.ts';
 import { SeasonPaths } from './SeasonPaths.tsx';
 import { spansOf } from './spans.ts';
-import { useBothSeasons } from './year.ts';
+import { datesAlone, useBothSeasons } from './year.ts';
 
 /** What can be started on a day, in a bed or anywhere. */
 export default function Still() {
   const { t } = useTranslation('season');
   const beds = useList('beds');
-  const plantings = useBothSeasons('plantings');
+  const plantings = useBothSeasons('plantings', datesAlone);
   return (
     <div className="flex flex-col gap-6">
       <h1>{t('still.title')}</h1>

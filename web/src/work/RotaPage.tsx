@@ -18,6 +18,7 @@ import { holdCount, noHolds } from './holds.ts';
 import { LeftOutPeople, LeftOutTasks } from './LeftOut.tsx';
 import { RotaSessions } from './RotaSessions.tsx';
 import { SessionPaths } from './SessionPaths.tsx';
+import { useSessions } from './sessionLists.ts';
 
 /** How far ahead a rota looks unless somebody says otherwise, days. */
 const AHEAD = 27;
@@ -34,7 +35,8 @@ export default function RotaPage() {
   const { t } = useTranslation('rota');
   const tasks = useBothSeasons('tasks');
   const people = useList('people');
-  const sessions = useList('sessions');
+  const { garden } = useHere();
+  const sessions = useSessions({ from: garden.today });
   return (
     <div className="flex flex-col gap-6">
       <h1>{t('title')}</h1>

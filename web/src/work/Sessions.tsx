@@ -1,10 +1,11 @@
 import type { Session } from '@unity-acre/contract/work';
+import { addDays } from '@unity-acre/core/calendar';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { Button } from '../kit/Button.tsx';
-import { useHere, useLeads, useList } from '../kit/garden.ts';
+import { useHere, useLeads } from '../kit/garden.ts';
 import { useLive } from '../kit/live.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useBothSeasons } from '../season/year.ts';
@@ -13,13 +14,17 @@ import { MoveSheet } from './MoveSheet.tsx';
 import { SessionPaths } from './SessionPaths.tsx';
 import { SessionRow } from './SessionRow.tsx';
 import { SessionSheet } from './SessionSheet.tsx';
+import { useSessions } from './sessionLists.ts';
+
+/** So far back sessions are listed, days. */
+const PAST_DAYS = 366;
 
 /** Work sessions to come, and those that were. */
 export default function Sessions() {
   const { t } = useTranslation('work');
   const { garden } = useHere();
   const leads = useLeads();
-  const sessions = useList('sessions');
+  const sessions = useSessions({ from: addDays(garden.today, -PAST_DAYS) });
   const tasks = useBothSeasons('tasks');
   const [search, setSearch] = useSearchParams();
   // A task on another screen may ask for a session of its own.

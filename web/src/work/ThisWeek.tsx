@@ -13,8 +13,9 @@ import { useHere, useLeads, useList } from '../kit/garden.ts';
 import { useMeasure } from '../kit/measure.ts';
 import { Bare, Loaded } from '../kit/states.tsx';
 import { useAlmanac } from '../place/almanac.ts';
-import { seasonYearOf, useBothSeasons } from '../season/year.ts';
+import { datesAlone, seasonYearOf, useBothSeasons } from '../season/year.ts';
 import { SessionRow } from './SessionRow.tsx';
+import { useSessions } from './sessionLists.ts';
 import { TaskRow } from './TaskRow.tsx';
 import { WeatherStrip } from './WeatherStrip.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
@@ -49,15 +50,20 @@ export default function ThisWeek() {
   );
 }
 
+/** Days that are looked at, from Monday. */
+const DAYS = 14;
+
 function ForReceiver() {
   const { garden } = useHere();
   return <HarvestTotals year={seasonYearOf(garden, garden.today)} />;
 }
 
 function Week() {
-  const sessions = useList('sessions');
+  const { garden } = useHere();
+  const from = weekStart(garden.today);
+  const sessions = useSessions({ from, until: addDays(from, DAYS - 1) });
   const tasks = useBothSeasons('tasks');
-  const plantings = useBothSeasons('plantings');
+  const plantings = useBothSeasons('plantings', datesAlone);
   return (
     <Loaded of={sessions}>
       {(sessionList) => (
@@ -86,7 +92,7 @@ function Answers({
   const { garden } = useHere();
   const leads = useLeads();
   const from = weekStart(garden.today);
-  const until = addDays(from, 13);
+  const until = addDays(from, DAYS - 1);
   const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
   const open = tasks.filter(
     (task) =>

@@ -8,6 +8,7 @@ import { useList } from '../../kit/garden.ts';
 import { Bare, Loaded } from '../../kit/states.tsx';
 import { useBothSeasons } from '../../season/year.ts';
 import { useTaskSentence } from '../sentence.ts';
+import { useSessionsWith } from '../sessionLists.ts';
 import { DayMap } from './DayMap.tsx';
 import { TaskCard } from './TaskCard.tsx';
 
@@ -31,7 +32,7 @@ function Card({ task }: { task: TaskView }) {
   const sentence = useTaskSentence();
   const dates = useDates();
   const beds = useList('beds').data ?? [];
-  const session = useList('sessions').data?.find(({ id }) => id === task.sessionId);
+  const session = useSessionsWith(task.sessionId).data?.find(({ id }) => id === task.sessionId);
   const { earliest, best, latest } = task.window;
   return (
     <div className="flex flex-col gap-6">

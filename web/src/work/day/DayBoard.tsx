@@ -3,12 +3,13 @@ import { minuteOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useDates } from '../../kit/dates.ts';
-import { useHere, useList } from '../../kit/garden.ts';
+import { useHere } from '../../kit/garden.ts';
 import { useLive } from '../../kit/live.ts';
 import { Bare, Loaded } from '../../kit/states.tsx';
 import { useBothSeasons } from '../../season/year.ts';
 import { SessionPaths } from '../SessionPaths.tsx';
 import { useTaskSentence } from '../sentence.ts';
+import { useSessions } from '../sessionLists.ts';
 import { timeFor } from './clock.ts';
 import { stateLook } from './WorkCard.tsx';
 
@@ -20,7 +21,7 @@ export default function DayBoard() {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const dates = useDates();
-  const sessions = useList('sessions');
+  const sessions = useSessions({ from: garden.today });
   const tasks = useBothSeasons('tasks');
   useLive();
   return (

@@ -15,7 +15,7 @@ import { useCatalogue } from '../../crops/catalogue.ts';
 import { useHere, useList } from '../../kit/garden.ts';
 import { useMeasure } from '../../kit/measure.ts';
 import { PackingDrawing } from '../../season/PackingDrawing.tsx';
-import { useBothSeasons } from '../../season/year.ts';
+import { datesAlone, useBothSeasons } from '../../season/year.ts';
 import { useToolName } from '../toolName.ts';
 
 /** How a task is done. */
@@ -82,7 +82,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const { garden } = useHere();
   const { number, length, spacing, depth: depthOf } = useMeasure();
   const crop = useCatalogue().crop(task.cropId);
-  const planting = useBothSeasons('plantings').data?.find(({ id }) => id === task.plantingId);
+  const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
   if (!crop || !planting || !bed) return null;
   const { packing, plants, seeds } = amounts(
