@@ -45,7 +45,9 @@ it('marks people and work on a phone without a connection, keeps it through a re
   await lead.hand.open(`/sessions/${today.id}`);
   await lead.hand.reads(day.who);
   await lead.page.waitForFunction(async () =>
-    (await (await caches.open('acre-kept')).keys()).some(({ url }) => url.endsWith('/sessions')),
+    (await (await caches.open('acre-kept')).keys()).some(({ url }) =>
+      new URL(url).pathname.endsWith('/sessions'),
+    ),
   );
   await hand.open('/sessions/day');
   await hand.reads(day.heads.replace('{{here}}', '2').replace('{{expected}}', '4'));

@@ -50,18 +50,37 @@ async function faults(page: Page): Promise<string[]> {
   });
 }
 
+const keysOf = (tree: object, at = ''): string[] =>
+  Object.entries(tree).flatMap(([key, value]) =>
+    typeof value === 'object' ? keysOf(value, `${at}${key}.`) : [`${at}${key}`],
+  );
+/** Keys of words that are no words themselves: with a dot, or a capital within. */
+const keys = new Set(
+  Object.values(w)
+    .flatMap((room) => keysOf(room))
+    .filter((key) => /\w\.\w|[a-z][A-Z]/.test(key)),
+);
+
+/** Keys that stand on the page in the place of words: of a room whose words were not fetched. */
+async function keysShown(page: Page): Promise<string[]> {
+  const text = await page.evaluate(() => document.body.innerText);
+  return (text.match(/[A-Za-z][\w.]*\w/g) ?? []).filter((token) => keys.has(token));
+}
+
 describe('every screen of the demo garden', () => {
   it('stands up to WCAG 2.2 AA in all sets of colours, without an error of its own', async () => {
     const { page, hand, troubles } = await signedIn('coordinator', { theme: 'light' });
     for (const screen of screens) {
       await hand.open(screen);
       expect(await faults(page), screen).toEqual([]);
+      expect(await keysShown(page), screen).toEqual([]);
     }
     await hand.open('/');
     await page.locator('main a[href^="/sessions/card/"]').click();
     await hand.reads(w.day.card.how);
     await hand.reads(w.day.safety);
     expect(await faults(page), 'a card').toEqual([]);
+    expect(await keysShown(page), 'a card').toEqual([]);
     await hand.open('/ground');
     await page.locator('main ul a[href^="/ground/"]').click();
     await hand.reads(w.ground.facts.tap);

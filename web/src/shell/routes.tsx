@@ -54,7 +54,11 @@ export const router = createBrowserRouter([
             'season',
             'reasons',
           ),
-          screen('season', () => import('../season/Season.tsx'), 'season', 'plan', 'reasons'),
+          screen(
+            'season',
+            () => import('../season/Season.tsx'),
+            ...(['season', 'plan', 'findings', 'reasons'] as const),
+          ),
           screen('season/propose', () => import('../season/ProposePage.tsx'), 'season', 'plan'),
           screen('season/next', () => import('../season/NextYearPage.tsx'), 'season', 'plan'),
           screen('season/labels', () => import('../season/LabelsPage.tsx'), 'season', 'plan'),
@@ -73,7 +77,13 @@ export const router = createBrowserRouter([
           screen('sessions/day', () => import('../work/day/DayBoard.tsx'), 'rota', 'day'),
           screen('sessions/care', () => import('../work/day/CarePage.tsx'), 'rota', 'day'),
           screen('sessions/frost', () => import('../work/day/FrostPage.tsx'), 'rota', 'day'),
-          screen('sessions/messages', () => import('../work/day/MessagesPage.tsx'), 'rota', 'day'),
+          screen(
+            'sessions/messages',
+            () => import('../work/day/MessagesPage.tsx'),
+            'rota',
+            'day',
+            'messages',
+          ),
           screen('sessions/hours', () => import('../work/day/HoursPage.tsx'), 'rota', 'day'),
           screen('sessions/tools', () => import('../work/ToolsPage.tsx'), 'rota'),
           screen(
