@@ -104,4 +104,33 @@ describe('sessions', () => {
     await garden.ok('saveSession', { params: { id }, ifMatch: version, body });
     expect(await sees(lead.cookie)).toBe(false);
   });
+
+  it('name a child who moved to another household to its new guardian, who alone speaks for it and is written to', async () => {
+    const before = await garden.member('volunteer', 'Bea Before');
+    const after = await garden.member('volunteer', 'Ari After');
+    const child = await garden.person('Moss Moving', { kind: 'minor', guardianId: before.id });
+    const { id } = await garden.session({ on: '2026-05-23' });
+    const signs = (route: 'signUp' | 'signOff', cookie: string) =>
+      garden.ask(route, { cookie, params: { id, personId: child } });
+    const reads = async (cookie: string) =>
+      JSON.stringify(await garden.ok('sessions', { cookie })).includes('Moss Moving');
+    const own = (await signs('signUp', before.cookie)).change!;
+    expect([await reads(before.cookie), await reads(after.cookie)]).toEqual([true, false]);
+
+    const row = (await garden.ok('people')).find((person) => person.id === child)!;
+    const { version, id: _, joined: __, retiredOn: ___, ...body } = row;
+    await garden.ok('savePerson', {
+      params: { id: child },
+      ifMatch: version,
+      body: { ...body, guardianId: after.id },
+    });
+    expect([await reads(before.cookie), await reads(after.cookie)]).toEqual([false, true]);
+    expect((await signs('signOff', before.cookie)).problem.code).toBe('notAllowed');
+    const undone = await garden.ask('undo', { cookie: before.cookie, params: { id: own } });
+    expect(undone.problem.code).toBe('notAllowed');
+    await garden.ok('remind', { body: { until: '2026-05-23' } });
+    const letters = (await garden.ok('messages')).filter(({ personId }) => personId === child);
+    expect(letters.map(({ to }) => to)).toEqual(['Ari After']);
+    expect((await signs('signOff', after.cookie)).status).toBe(200);
+  });
 });
