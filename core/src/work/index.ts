@@ -1,5 +1,5 @@
 export * from './frostCover.ts';
-export * from './needs.ts';
+export { BEGINNER, CHILD, type Needs, PRACTISED, paceOf, type SkyWanted } from './needs.ts';
 export * from './ownPace.ts';
 export * from './prerequisites.ts';
 export * from './rota/index.ts';

@@ -6,7 +6,7 @@ import { type EntityManager, In } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { momentAfter } from '../database/moments.ts';
 import { beds, landmarks, type TenureEntity, tenures } from '../ground/entity.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { heavy } from '../heavy/pool.ts';
 import { type Call, type Handlers, inTwoSteps, prepared } from '../http/handle.ts';
 import { byName, inOrder } from '../http/order.ts';
@@ -148,9 +148,8 @@ export const plotRoutes: PlotRoutes = {
   giveOutPlots: prepared(lookedAhead, ({ store, member, params: { year }, body, change }, ahead) =>
     change('plots.givenOut', String(year), async (writing) => {
       const { manager } = writing;
-      const breather = new Breather();
       const allotting = await allottingOf(manager, member, year, body);
-      await breather.rest();
+      await breathe();
       const isSame = isDeepStrictEqual(allotting, ahead.allotting);
       const look = isSame ? ahead.look : await heavy('lookAtAllotment', allotting);
       const { places } = look[body.method];
@@ -163,7 +162,7 @@ export const plotRoutes: PlotRoutes = {
         const known = await manager.findOneBy(tenures, { bedId, year });
         const values = { bedId, year, kind: 'plot' as const, personId: applicant?.personId ?? null };
         await writing.put<TenureEntity>(tenures, known?.id ?? newId(), values, known?.version);
-        await breather.rest();
+        await breathe();
         if (!applicant) continue;
         await letters.write('plotGiven', applicant.personId, {
           bed: names.get(bedId) ?? '',

@@ -2,7 +2,7 @@ import { isDeepStrictEqual } from 'node:util';
 import type { RouteName } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import { type EntityManager, type EntitySchema, In } from 'typeorm';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
 import { listeners } from './listeners.ts';
@@ -35,7 +35,6 @@ const ADDED_AT_ONCE = 100;
 export class Writing {
   readonly rows: RowChange[] = [];
   #isKept = false;
-  readonly #breather = new Breather();
 
   constructor(
     readonly manager: EntityManager,
@@ -48,11 +47,6 @@ export class Writing {
   /** Writes a line of the audit trail though no row is in it: what was done leaves no trace but that it was done. */
   keepAnyway(): void {
     this.#isKept = true;
-  }
-
-  /** Lets others have their turn at what is not the database, where the work has held the thread for long. */
-  rest(): Promise<void> {
-    return this.#breather.rest();
   }
 
   get isWorthALine(): boolean {
@@ -119,7 +113,7 @@ export class Writing {
   async #addAll<Row extends GardenRow>(entity: EntitySchema<Row>, rows: readonly Row[]): Promise<void> {
     for (let i = 0; i < rows.length; i += ADDED_AT_ONCE) {
       await this.manager.insert(entity, rows.slice(i, i + ADDED_AT_ONCE) as never);
-      await this.#breather.rest();
+      await breathe();
     }
     for (const after of rows) this.rows.push({ entity: entity.options.name, before: null, after });
   }
@@ -175,7 +169,7 @@ export class Writing {
       if (affected !== 1) throw new Refusal('stale', { current: await this.#find(entity, before.id) });
     } else await this.manager.insert(entity, after as never);
     // A change of very many rows lets others have their turn at what is not the database.
-    await this.#breather.rest();
+    await breathe();
     this.rows.push({ entity: entity.options.name, before, after });
     return after;
   }
@@ -206,9 +200,9 @@ export async function record<T>(
     entities: [...new Set(writing.rows.map(({ entity }) => entity))].join(),
     undoneById: null,
   };
-  await writing.rest();
+  await breathe();
   await manager.insert(changes, row);
-  await writing.rest();
+  await breathe();
   await touch(
     manager,
     deed.gardenId,

@@ -1,5 +1,5 @@
 import { type EntityManager, type EntitySchema, type FindOptionsWhere, MoreThan } from 'typeorm';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 
 /** Rows made into entities at a stretch. */
 const PIECE = 300;
@@ -10,7 +10,6 @@ export async function findInPieces<Row extends { id: string }>(
   entity: EntitySchema<Row>,
   where: FindOptionsWhere<Row>,
 ): Promise<Row[]> {
-  const breather = new Breather();
   const rows: Row[] = [];
   for (let last = ''; ; ) {
     const piece = await manager.find(entity, {
@@ -19,7 +18,7 @@ export async function findInPieces<Row extends { id: string }>(
       take: PIECE,
     } as never);
     rows.push(...piece);
-    await breather.rest();
+    await breathe();
     if (piece.length < PIECE) return rows;
     last = piece.at(-1)!.id;
   }

@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util';
 import { group } from 'd3-array';
 import type { EntityManager, ObjectLiteral } from 'typeorm';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { Refusal } from '../http/refusal.ts';
 import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
 import type { Writing } from './change.ts';
@@ -17,12 +17,11 @@ import { violationOf } from './violations.ts';
 export async function takeBack(writing: Writing, undone: ChangeEntity): Promise<void> {
   const { manager } = writing;
   // What was thousands of rows lets others have their turn at what is not the database.
-  const breather = new Breather();
   try {
     const rows: Found[] = [];
     for (const row of netOf(undone.rows).reverse()) {
       rows.push(await findAsLeft(manager, row));
-      await breather.rest();
+      await breathe();
     }
     const changed = rows.filter(({ now, before }) => now && before);
     for (const [entity, those] of group(changed, (row) => row.entity)) {
@@ -34,7 +33,7 @@ export async function takeBack(writing: Writing, undone: ChangeEntity): Promise<
     }
     for (const row of rows) {
       await takeRowBack(writing, row);
-      await breather.rest();
+      await breathe();
     }
     const { affected } = await manager
       .createQueryBuilder()

@@ -3,7 +3,7 @@ import { group } from 'd3-array';
 import type { EntityManager } from 'typeorm';
 import type { PersonEntity } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { byName } from '../http/order.ts';
 import { beds, type LandmarkEntity, type TenureEntity, tenures, type UnderlayEntity } from './entity.ts';
 
@@ -15,9 +15,8 @@ export async function bedViews(manager: EntityManager, reader: PersonEntity, onl
   const { gardenId } = reader;
   const rows = await manager.findBy(beds, only ? { gardenId, id: only } : { gardenId });
   const held = await manager.findBy(tenures, only ? { gardenId, bedId: only } : { gardenId });
-  const breather = new Breather();
   const names = await Names.for(manager, reader);
-  await breather.rest();
+  await breathe();
   const byBed = group(held, (row) => row.bedId);
   const tenureView = ({ gardenId: _, bedId: __, ...row }: TenureEntity) => ({
     ...row,

@@ -1,4 +1,4 @@
-import { Breather } from './breather.ts';
+import { breathe } from './breathe.ts';
 
 /** Items written at a stretch. */
 const PIECE = 10;
@@ -18,11 +18,10 @@ export async function jsonInPieces(value: unknown): Promise<string> {
 }
 
 async function listInPieces(list: readonly unknown[]): Promise<string> {
-  const breather = new Breather();
   const parts: string[] = [];
   for (let i = 0; i < list.length; i += PIECE) {
     parts.push(JSON.stringify(list.slice(i, i + PIECE)).slice(1, -1));
-    await breather.rest();
+    await breathe();
   }
   return `[${parts.join(',')}]`;
 }

@@ -3,6 +3,7 @@ import { once } from 'node:events';
 import { join } from 'node:path';
 import { type RouteName, routes } from '@unity-acre/contract';
 import { plainCatalogue } from '@unity-acre/core/crops';
+import { findingKey } from '@unity-acre/core/season';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { gardens } from '../place/entity.ts';
 import { Harness, newId, observation, password, plainBed } from '../testing/harness.ts';
@@ -382,9 +383,8 @@ describe('no work of the largest size does', () => {
 
   it('what a thread looks through a season for again and again, and a backup, while they are under way', async () => {
     const [finding] = await done('GET', '/consistency?year=2026');
-    const key = [finding.code, finding.bedId ?? '', ...finding.plantingIds].join(' ');
     const paths = [
-      `/remedies?${new URLSearchParams({ year: '2026', key })}`,
+      `/remedies?${new URLSearchParams({ year: '2026', key: findingKey(finding) })}`,
       '/next-year?year=2026&by=family',
       '/backup',
     ];

@@ -1,6 +1,6 @@
 import type { Proposal } from '@unity-acre/contract/season';
 import { catalogueOf } from '../crops/index.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { jsonInPieces } from '../heavy/jsonInPieces.ts';
 import { heavy } from '../heavy/pool.ts';
 import { type Handlers, writingNothing } from '../http/handle.ts';
@@ -96,9 +96,8 @@ export const planRoutes: PlanRoutes = {
     if (wanted.length === 0) throw invalid('year', 'noWishes');
     const catalogue = await catalogueOf(manager, garden.id);
     const known = wanted.filter(({ cropId }) => catalogue.crop(cropId));
-    const breather = new Breather();
     const plan = await yearPlanOf(manager, garden, year, todayIn(garden, store.clock));
-    await breather.rest();
+    await breathe();
     const givesWay = new Set(
       afresh
         ? plan.plantings
@@ -111,7 +110,7 @@ export const planRoutes: PlanRoutes = {
     );
     const rows = await manager.findBy(plantings, { gardenId: garden.id, year });
     const gone = rows.filter(({ id }) => givesWay.has(id)).map(({ id, version }) => ({ id, version }));
-    await breather.rest();
+    await breathe();
     const left = new Set(gone.map(({ id }) => id));
     const staying = plan.plantings.filter(({ id }) => !left.has(id));
     return proposalView(

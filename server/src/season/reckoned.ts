@@ -20,7 +20,7 @@ import { catalogueOf } from '../crops/index.ts';
 import { findInPieces } from '../database/pieces.ts';
 import { identityOf, Remembered } from '../database/remember.ts';
 import { type BedEntity, beds } from '../ground/entity.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
@@ -73,7 +73,6 @@ async function loggedOf(
 ): Promise<Map<string, Logged[]>> {
   const logged = new Map<string, Logged[]>();
   if (rows.length === 0) return logged;
-  const breather = new Breather();
   for (let i = 0; i < rows.length; i += ASKED_AT_ONCE) {
     const ids = rows.slice(i, i + ASKED_AT_ONCE).map((row) => row.id);
     // There are many, of which only three columns are wanted: as plain rows they are read ten times as fast. What was only
@@ -91,7 +90,7 @@ async function loggedOf(
       if (known) known.push({ kind, on });
       else logged.set(plantingId, [{ kind, on }]);
     }
-    await breather.rest();
+    await breathe();
   }
   return logged;
 }
@@ -118,7 +117,6 @@ async function withAwaited(
 class Reckoner {
   readonly #done = new Map<string, Reckoned | null>();
   readonly #beds: Map<string, BedEntity>;
-  private readonly breather = new Breather();
 
   constructor(
     private readonly garden: GardenEntity,
@@ -150,7 +148,7 @@ class Reckoner {
     this.#done.set(row.id, null);
     const after = await this.#stageFor(row, season);
     const reckoned = await kept.of(`${row.id} ${season}`, this.#stampOf(row, season, after), async () => {
-      await this.breather.rest();
+      await breathe();
       return this.#reckon(row, season, after);
     });
     this.#done.set(row.id, reckoned);
@@ -206,11 +204,10 @@ export async function reckon(
   if (rows.length === 0) return [];
   const catalogue = await catalogueOf(manager, garden.id);
   const climate = await climateOf(manager, garden);
-  const breather = new Breather();
   const all = await withAwaited(manager, garden.id, rows);
-  await breather.rest();
+  await breathe();
   const grounds = await manager.findBy(beds, { gardenId: garden.id });
-  await breather.rest();
+  await breathe();
   const logged = await loggedOf(manager, [...all.values()]);
   const reckoner = new Reckoner(garden, catalogue, climate, all, logged, grounds);
   const reckoned: Reckoned[] = [];
@@ -228,12 +225,11 @@ export async function reckonYear(
   year: number,
 ): Promise<Reckoned[]> {
   const gardenId = garden.id;
-  const breather = new Breather();
   const ofYear = [
     ...(await findInPieces(manager, plantings, { gardenId, year })),
     ...(await findInPieces(manager, plantings, { gardenId, year: year - 1, turn: 'overwinter' })),
   ];
-  await breather.rest();
+  await breathe();
   return reckon(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], year);
 }
 
@@ -282,13 +278,12 @@ const noReasons = { earliest: [], best: [], latest: [] };
 
 /** The same of a whole season, with turns for others in between. @param hasReasons false leaves the reasons of its dates empty */
 export async function plantingViews(all: readonly Reckoned[], hasReasons: boolean): Promise<Planting[]> {
-  const breather = new Breather();
   const views: Planting[] = [];
   for (const one of all) {
     const view = plantingView(one);
     const steps = hasReasons ? view.steps : view.steps.map((step) => ({ ...step, reasons: noReasons }));
     views.push({ ...view, steps });
-    await breather.rest();
+    await breathe();
   }
   return views;
 }

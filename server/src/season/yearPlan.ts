@@ -13,7 +13,7 @@ import { Between, type EntityManager } from 'typeorm';
 import { ownCrops } from '../crops/entity.ts';
 import { Remembered } from '../database/remember.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { byName } from '../http/order.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
@@ -42,12 +42,11 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
       .filter(({ kind, height }) => standingKinds.includes(kind) && height > 0)
       .map((mark) => ({ outline: outlineOf(mark), height: mark.height }));
     const [first, last] = [monthOf(garden.lastFrost), monthOf(garden.firstFrost)];
-    const breather = new Breather();
     const hoursOf = new Map<string, number>();
     for (const bed of ground) {
       const hours = sunHours(samplesOf(outlineOf(bed), bed.height), obstacles, paths, garden.ground.north);
       hoursOf.set(bed.id, seasonMean(hours, first, last));
-      await breather.rest();
+      await breathe();
     }
     return hoursOf;
   });
@@ -72,7 +71,6 @@ export async function yearPlanOf(
   const held = await manager.findBy(tenures, { gardenId, year: Between(year - 1, year) });
   // Who has not said how a bed is held this year holds it as the year before.
   const tenureOf = new Map(held.sort((a, b) => a.year - b.year).map(({ bedId, kind }) => [bedId, kind]));
-  const breather = new Breather();
   const before: { id: string; bedId: string; cropId: string; year: number }[] = await manager
     .createQueryBuilder(plantings, 'planting')
     .select('planting.id', 'id')
@@ -82,12 +80,12 @@ export async function yearPlanOf(
     .where({ gardenId, year: Between(year - ROTATION_YEARS, year - 1) })
     .orderBy('planting.id')
     .getRawMany();
-  await breather.rest();
+  await breathe();
   const { latitude, ground, rules, offsetC } = garden;
   const now = await reckonYear(manager, garden, year);
-  await breather.rest();
+  await breathe();
   const after = await reckonYear(manager, garden, year + 1);
-  await breather.rest();
+  await breathe();
   const here = new Set(now.map(({ row }) => row.id));
   const perennial = new Set(now.filter(({ season }) => season !== null).map(({ row }) => row.id));
   return {

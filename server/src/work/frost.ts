@@ -5,7 +5,7 @@ import { In } from 'typeorm';
 import { people } from '../crew/entity.ts';
 import { Letters } from '../crew/index.ts';
 import { beds } from '../ground/entity.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import type { Handlers } from '../http/handle.ts';
 import { byName } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
@@ -19,17 +19,16 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const { manager } = store;
     const today = todayIn(garden, store.clock);
     const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
-    const breather = new Breather();
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
     const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today));
-    await breather.rest();
+    await breathe();
     const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
     const grown = crew.filter(
       ({ role, kind, waitingSince, retiredOn }) =>
         role !== 'receiver' && kind === 'adult' && waitingSince === null && retiredOn === null,
     );
-    await breather.rest();
+    await breathe();
     return {
       nights: forecast.map(({ on, low, give }) => ({ on, low, give })),
       covers: coversFor(

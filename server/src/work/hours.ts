@@ -7,7 +7,7 @@ import { type Member, maySpeakFor } from '../crew/caller.ts';
 import { type PersonEntity, people } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
 import { findInPieces } from '../database/pieces.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import type { Handlers } from '../http/handle.ts';
 import { inOrder } from '../http/order.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
@@ -29,12 +29,11 @@ async function visitsOf(
       order: { on: 'ASC', from: 'ASC' },
     })
   ).filter(({ on }) => seasonYearOf(garden.latitude, on) === year);
-  const breather = new Breather();
   const said = group(
     await findInPieces(manager, signUps, { gardenId: garden.id }),
     ({ sessionId }) => sessionId,
   );
-  await breather.rest();
+  await breathe();
   const visits = new Map<string, HoursOf['visits']>();
   for (const session of held) {
     const { coming } = placesOf(said.get(session.id) ?? []);
@@ -60,7 +59,7 @@ async function visitsOf(
       visits.set(personId, own);
     }
   }
-  await breather.rest();
+  await breathe();
   for (const { id, personId, on, minutes, what, version } of await manager.find(givenHours, {
     where: { gardenId: garden.id, on: LessThanOrEqual(until) },
     order: { on: 'ASC', id: 'ASC' },

@@ -19,7 +19,7 @@ import { type PersonEntity, people } from '../crew/entity.ts';
 import { crewRulesOf } from '../crew/index.ts';
 import { findInPieces } from '../database/pieces.ts';
 import { beds, landmarks, tenures } from '../ground/entity.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { reckonYear } from '../season/index.ts';
@@ -69,7 +69,6 @@ export async function rotaGround(
     .filter(({ state }) => state === 'called');
   const chosen = all.filter(({ on }) => from <= on && on <= until);
   const held = new Set(all.map(({ id }) => id));
-  const breather = new Breather();
   const everybody = await findInPieces(manager, signUps, { gardenId, waitingSince: IsNull() });
   const coming = everybody.filter(({ sessionId }) => held.has(sessionId));
   const crew = await findInPieces(manager, people, { gardenId, retiredOn: IsNull() });
@@ -101,14 +100,14 @@ export async function rotaGround(
     ),
   );
   const given = new Given(all, coming);
-  await breather.rest();
+  await breathe();
   const reckoned = [
     ...(await reckonYear(manager, garden, year)),
     ...(seasonYearOf(garden.latitude, until) > year ? await reckonYear(manager, garden, year + 1) : []),
   ];
   const turns = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
   const tasks = await taskViews(manager, garden, reckoned, turns, today);
-  await breather.rest();
+  await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));
   const elsewhere = new Set(
@@ -124,7 +123,7 @@ export async function rotaGround(
       !(bedIds.length > 0 && bedIds.every((bedId) => looksAfter.has(bedId))) &&
       window.earliest <= until,
   );
-  await breather.rest();
+  await breathe();
   const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task) })));
   const rotaTasks = open.map((task): RotaTask => {
     const { sky, ...needs } = workNeeds(task.kind);
@@ -143,7 +142,7 @@ export async function rotaGround(
       critical: needs.critical && task.window.latest <= until,
     };
   });
-  await breather.rest();
+  await breathe();
   const pace = await paceOfGarden(manager, gardenId);
   const slower = {
     beginners: pace.crew('beginners') / pace.crew('practised'),

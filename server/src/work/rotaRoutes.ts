@@ -23,7 +23,13 @@ import { type RotaJob, rotas } from './rotas.ts';
 function outcomeOf(job: RotaJob): Promise<RotaOutcome> | null {
   if (job.state === 'working') return null;
   const { seats, placed } = job.found ?? { seats: [], placed: [] };
-  job.about.outcome ??= heavy('rotaOutcome', { ground: job.about.ground, rota: { seats, placed } });
+  job.about.outcome ??= heavy('rotaOutcome', { ground: job.about.ground, rota: { seats, placed } }).catch(
+    (error: unknown) => {
+      // Whoever asks next has it tried again.
+      job.about.outcome = null;
+      throw error;
+    },
+  );
   return job.about.outcome;
 }
 

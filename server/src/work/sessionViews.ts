@@ -3,7 +3,7 @@ import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
 import type { PersonEntity } from '../crew/entity.ts';
 import { Names } from '../crew/index.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from './entity.ts';
 import { placesOf } from './waiting.ts';
 
@@ -47,11 +47,10 @@ export async function sessionViews(
   viewer: PersonEntity,
 ): Promise<Session[]> {
   const sessionId = In(rows.map((row) => row.id));
-  const breather = new Breather();
   const said = await saidOf(manager, rows);
-  await breather.rest();
+  await breathe();
   const names = await Names.for(manager, viewer);
-  await breather.rest();
+  await breathe();
   const bySession = group(said, (row) => row.sessionId);
   const work = group(
     await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),
@@ -59,7 +58,7 @@ export async function sessionViews(
   );
   const views: Session[] = [];
   for (const { gardenId: _, ...row } of rows) {
-    await breather.rest();
+    await breathe();
     const { coming, waiting } = placesOf(bySession.get(row.id) ?? []);
     const named = ({ personId }: SignUpEntity) => ({
       personId,

@@ -4,7 +4,7 @@ import { dayInSeason } from '@unity-acre/core/place';
 import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../database/store.ts';
-import { Breather } from '../heavy/breather.ts';
+import { breathe } from '../heavy/breathe.ts';
 import type { Handlers } from '../http/handle.ts';
 import { inOrder } from '../http/order.ts';
 import { Refusal } from '../http/refusal.ts';
@@ -63,12 +63,11 @@ export async function taskViews(
   const begun = new Map(turns.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
   const isPast = ({ id, roundId, state, sessionId }: TaskView) =>
     state === 'late' && sessionId === null && begun.get(roundId) !== id;
-  const breather = new Breather();
   const views = turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
   for (const one of reckoned) {
     const suspectAfter = overdueAfter(one);
     for (const task of plantingTasks(one)) views.push(viewOf(task, suspectAfter));
-    await breather.rest();
+    await breathe();
   }
   return views.sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id));
 }

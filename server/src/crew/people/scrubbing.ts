@@ -1,6 +1,6 @@
 import { Between, type EntityManager, Like, MoreThan } from 'typeorm';
 import { findInPieces } from '../../database/pieces.ts';
-import { Breather } from '../../heavy/breather.ts';
+import { breathe } from '../../heavy/breathe.ts';
 import { type ChangeEntity, changes, type RowChange } from '../../log/entity.ts';
 import { messages } from '../../work/entity.ts';
 import { accounts, allotments, type PersonEntity, passwordLinks, people, signIns } from '../entity.ts';
@@ -49,7 +49,6 @@ async function* changesWith(
   gardenId: string,
   texts: readonly string[],
 ): AsyncGenerator<ChangeEntity> {
-  const breather = new Breather();
   if (texts.length === 0) return;
   for (let last = ''; ; ) {
     const ids = await manager.find(changes, {
@@ -69,12 +68,12 @@ async function* changesWith(
       select: { id: true },
     });
     for (const { id } of found) {
-      await breather.rest();
+      await breathe();
       const change = await manager.findOneByOrFail(changes, { id });
-      await breather.rest();
+      await breathe();
       yield change;
     }
-    await breather.rest();
+    await breathe();
     last = end;
   }
 }
@@ -100,12 +99,11 @@ export async function scrubRecords(manager: EntityManager, person: PersonEntity)
   const { gardenId } = person;
   const texts = await personalTexts(manager, person);
   const personal = wordsOf(texts);
-  const breather = new Breather();
   for await (const { id, rows, what } of changesWith(manager, gardenId, texts)) {
     const blanked: RowChange[] = [];
     for (const row of rows) {
       blanked.push(scrubAll(row, personal));
-      await breather.rest();
+      await breathe();
     }
     await manager.update(changes, { id }, { rows: blanked, what: what.replace(personal, ERASED) });
   }
@@ -115,16 +113,16 @@ export async function scrubRecords(manager: EntityManager, person: PersonEntity)
     const next = { to, address: isTheirs ? '' : address, subject, body };
     if (next.to !== row.to || next.address !== row.address || subject !== row.subject || body !== row.body)
       await manager.update(messages, { id: row.id }, next);
-    await breather.rest();
+    await breathe();
   }
   for (const { id } of await manager.find(allotments, { where: { gardenId }, select: { id: true } })) {
     const { record } = await manager.findOneByOrFail(allotments, { id });
     if (!record) continue;
-    await breather.rest();
+    await breathe();
     const blanked = scrubAll(record, personal);
-    await breather.rest();
+    await breathe();
     await manager.update(allotments, { id }, { record: blanked as never });
-    await breather.rest();
+    await breathe();
   }
 }
 
