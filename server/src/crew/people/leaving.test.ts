@@ -179,3 +179,33 @@ it('forgets after a month whoever was removed outright, name, address and accoun
   expect(changes.find(({ id }) => id === removal)!.mayUndo).toBe(false);
   expect((await garden.ok('people')).map(({ name }) => name)).toContain('Kea Kept');
 });
+
+it('keeps the name and telephone of whoever bears them too, such as the one of two entries that was meant', async () => {
+  const phone = '555 0123';
+  const twice = await garden.person('Dora Double', { phone });
+  const meant = await garden.person('Dora Double', { phone });
+  const session = await garden.session({ on: '2026-06-06' });
+  await garden.ok('signUp', { params: { id: session.id, personId: meant } });
+  await garden.ok('remind', { body: { until: '2026-06-06' } });
+  const letters = async () =>
+    (await garden.ok('messages'))
+      .filter(({ personId }) => personId === meant)
+      .map(({ to, address }) => [to, address]);
+  expect(await letters()).toEqual([['Dora Double', phone]]);
+  await garden.ok('removePerson', { params: { id: twice }, ifMatch: (await one(twice)).version });
+
+  harness.clock.time += 31 * 86_400_000;
+  expect(await forgetRemoved(harness.running.store)).toBe(1);
+  harness.clock.time -= 31 * 86_400_000;
+  expect(await letters()).toEqual([['Dora Double', phone]]);
+  const rows: { rows: string }[] = await harness.running.store.manager.query('SELECT "rows" FROM change');
+  const about = (id: string) =>
+    rows.flatMap((row) =>
+      (JSON.parse(row.rows) as { before: { id: string } | null; after: { id: string } | null }[]).filter(
+        ({ before, after }) => (before ?? after)?.id === id,
+      ),
+    );
+  expect(JSON.stringify(about(meant))).toContain('Dora Double');
+  expect(JSON.stringify(about(twice))).not.toContain('Dora Double');
+  expect(JSON.stringify(about(twice))).not.toContain(phone);
+});

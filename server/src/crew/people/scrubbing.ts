@@ -1,4 +1,4 @@
-import { Between, type EntityManager, Like, MoreThan } from 'typeorm';
+import { Between, type EntityManager, Like, MoreThan, Not } from 'typeorm';
 import { findInPieces } from '../../database/pieces.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import { type ChangeEntity, changes, type RowChange } from '../../log/entity.ts';
@@ -94,22 +94,45 @@ async function personalTexts(manager: EntityManager, person: PersonEntity): Prom
     .sort((a, b) => b.length - a.length);
 }
 
-/** Blanks what is personal of somebody in the audit trail, in letters and in the records of draws. */
+/** Those of somebody's texts that nobody else of the garden bears: a name of two, the telephone of a household. */
+async function onlyTheirs(
+  manager: EntityManager,
+  { id, gardenId }: PersonEntity,
+  texts: readonly string[],
+): Promise<string[]> {
+  const others = await findInPieces(manager, people, { gardenId, id: Not(id) });
+  const borne = new Set(others.flatMap(({ name, email, phone }) => [name, email, phone]));
+  return texts.filter((text) => !borne.has(text));
+}
+
+/** Whether a row is somebody's own: who they are, or what they signed up for, hold and gave. */
+const isOwn = ({ before, after }: RowChange, personId: string): boolean =>
+  [before, after].some(
+    (row) => row && (row.id === personId || (row as { personId?: unknown }).personId === personId),
+  );
+
+/**
+ * Blanks what is personal of somebody in the audit trail, in letters and in the records of draws. What somebody else of the garden
+ * bears too is blanked where it is surely meant for them: in their own rows and letters.
+ */
 export async function scrubRecords(manager: EntityManager, person: PersonEntity): Promise<void> {
   const { gardenId } = person;
   const texts = await personalTexts(manager, person);
-  const personal = wordsOf(texts);
+  const own = wordsOf(texts);
+  const anywhere = wordsOf(await onlyTheirs(manager, person, texts));
   for await (const { id, rows, what } of changesWith(manager, gardenId, texts)) {
     const blanked: RowChange[] = [];
     for (const row of rows) {
-      blanked.push(scrubAll(row, personal));
+      blanked.push(scrubAll(row, isOwn(row, person.id) ? own : anywhere));
       await breathe();
     }
-    await manager.update(changes, { id }, { rows: blanked, what: what.replace(personal, ERASED) });
+    const isAbout = rows.some((row) => isOwn(row, person.id));
+    const said = what.replace(isAbout ? own : anywhere, ERASED);
+    await manager.update(changes, { id }, { rows: blanked, what: said });
   }
   for (const row of await findInPieces(manager, messages, { gardenId })) {
-    const { to, address, subject, body } = scrubAll(row, personal);
     const isTheirs = row.personId === person.id;
+    const { to, address, subject, body } = scrubAll(row, isTheirs ? own : anywhere);
     const next = { to, address: isTheirs ? '' : address, subject, body };
     if (next.to !== row.to || next.address !== row.address || subject !== row.subject || body !== row.body)
       await manager.update(messages, { id: row.id }, next);
@@ -119,7 +142,7 @@ export async function scrubRecords(manager: EntityManager, person: PersonEntity)
     const { record } = await manager.findOneByOrFail(allotments, { id });
     if (!record) continue;
     await breathe();
-    const blanked = scrubAll(record, personal);
+    const blanked = scrubAll(record, anywhere);
     await breathe();
     await manager.update(allotments, { id }, { record: blanked as never });
     await breathe();
