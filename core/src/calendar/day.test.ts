@@ -1,7 +1,16 @@
 import fc from 'fast-check';
 import { Temporal } from 'temporal-polyfill';
 import { describe, expect, it } from 'vitest';
-import { addDays, daysBetween, isClockTime, isDay, isMonthDay, weekday, weekStart } from './day.ts';
+import {
+  addDays,
+  dayNumber,
+  daysBetween,
+  isClockTime,
+  isDay,
+  isMonthDay,
+  weekday,
+  weekStart,
+} from './day.ts';
 
 const anyDay = fc
   .date({ min: new Date('1901-01-01'), max: new Date('2199-12-31'), noInvalidDate: true })
@@ -23,6 +32,26 @@ describe('days', () => {
     '%j is no day',
     (text) => expect(isDay(text)).toBe(false),
   );
+
+  it.each([
+    '2026-02-31',
+    '2026-02-29',
+    '1900-02-29',
+    '2026-04-31',
+    '2026-11-31',
+    '2026-01-32',
+    '2026-13-01',
+    '2026-1-1',
+  ])('%j has no number, and nothing is counted from it', (text) => {
+    expect(() => dayNumber(text)).toThrow(RangeError);
+    expect(() => addDays(text, 1)).toThrow(RangeError);
+    expect(() => daysBetween('2026-01-01', text)).toThrow(RangeError);
+  });
+
+  it('numbers the last of every month', () => {
+    for (const day of ['2000-02-29', '2028-02-29', '2026-02-28', '2026-01-31', '2026-04-30', '2026-12-31'])
+      expect(addDays(day, 1).slice(8)).toBe('01');
+  });
 
   it('knows leap years', () => {
     expect(isDay('2028-02-29')).toBe(true);

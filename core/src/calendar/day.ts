@@ -10,6 +10,11 @@ const DAYS_IN_400_YEARS = 146_097;
 /** Days from 1 March of the year 0 to 1 January 1970. */
 const EPOCH_SHIFT = 719_468;
 
+const monthLengths = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
+const isLeapYear = (year: number): boolean => year % 4 === 0 && (year % 100 !== 0 || year % 400 === 0);
+const daysInMonth = (year: number, month: number): number =>
+  month === 2 && isLeapYear(year) ? 29 : monthLengths[month - 1]!;
+
 /**
  * Days since 1 January 1970; plain dates have no time zone, so every day is as long as the next.
  * Counted in integers, since reckoning a garden asks for it hundreds of thousands of times.
@@ -20,9 +25,8 @@ export function dayNumber(day: Day): number {
   const year = Number(day.slice(0, 4));
   const month = Number(day.slice(5, 7));
   const date = Number(day.slice(8));
-  if (day.length !== 10 || !(month >= 1 && month <= 12 && date >= 1 && date <= 31 && year >= 0)) {
-    throw new RangeError(`not a date: ${day}`);
-  }
+  const isDate = month >= 1 && month <= 12 && date >= 1 && date <= daysInMonth(year, month) && year >= 0;
+  if (day.length !== 10 || !isDate) throw new RangeError(`not a date: ${day}`);
   const marchYear = month > 2 ? year : year - 1;
   const era = Math.floor(marchYear / 400);
   const ofEra = marchYear - era * 400;
@@ -55,7 +59,8 @@ export function dayOfNumber(number: number): Day {
 
 /** True for a date that exists: `2026-02-29` is not one. */
 export const isDay = (text: string): boolean =>
-  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text) && dayOfNumber(dayNumber(text)) === text;
+  /^\d{4}-(0[1-9]|1[0-2])-(0[1-9]|[12]\d|3[01])$/.test(text) &&
+  Number(text.slice(8)) <= daysInMonth(Number(text.slice(0, 4)), Number(text.slice(5, 7)));
 
 /** True for a month and day that exist in every year: `02-29` is not one. */
 export const isMonthDay = (text: string): boolean => /^\d{2}-\d{2}$/.test(text) && isDay(`2023-${text}`);
@@ -101,8 +106,7 @@ export function dayOfYearDay(year: number, place: number): Day {
   const inYear = year + Math.floor(whole / 365);
   const rest = ((whole % 365) + 365) % 365;
   const first = dayNumber(`${String(inYear).padStart(4, '0')}-01-01`);
-  const leap = inYear % 4 === 0 && (inYear % 100 !== 0 || inYear % 400 === 0);
-  return dayOfNumber(first + rest + (leap && rest > 58 ? 1 : 0));
+  return dayOfNumber(first + rest + (isLeapYear(inYear) && rest > 58 ? 1 : 0));
 }
 
 export const earlierOf = (a: Day, b: Day): Day => (a < b ? a : b);

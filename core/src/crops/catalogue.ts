@@ -56,8 +56,10 @@ export interface OwnCrop {
 /** The crops a garden can plant. */
 export class Catalogue {
   readonly rows: readonly CropRow[];
-  readonly crops: readonly Crop[];
-  readonly #byId: Map<string, Crop>;
+  readonly #rowOf: ReadonlyMap<string, CropRow>;
+  /** Crops of rows that are not as they ship. */
+  readonly #own = new Map<string, Crop | null>();
+  #crops: readonly Crop[] | undefined;
 
   /** @param own the garden's own crops and changes, each checked with `rowOf` before */
   constructor(own: readonly OwnCrop[] = []) {
@@ -69,18 +71,33 @@ export class Catalogue {
     });
     const added = own
       .filter(({ cropId }) => !known.has(cropId))
-      .map(({ cropId, patch }) => ({ ...patch, id: cropId }) as CropRow);
+      .map(({ cropId, patch }) => whole({ ...patch, id: cropId }));
     this.rows = [...changed, ...added];
-    this.crops = this.rows.map((row) => (patches.has(row.id) ? cropFrom(row) : shippedCrop(row)));
-    this.#byId = new Map(this.crops.map((crop) => [crop.id, crop]));
+    this.#rowOf = new Map(this.rows.map((row) => [row.id, row]));
+    for (const id of patches.keys()) this.#own.set(id, null);
+  }
+
+  get crops(): readonly Crop[] {
+    this.#crops ??= this.rows.map((row) => this.#made(row));
+    return this.#crops;
   }
 
   crop(id: string): Crop | undefined {
-    return this.#byId.get(id);
+    const row = this.#rowOf.get(id);
+    return row && this.#made(row);
   }
 
   row(id: string): CropRow | undefined {
-    return this.rows.find((row) => row.id === id);
+    return this.#rowOf.get(id);
+  }
+
+  /** A crop is made of its row when it is first asked for: a page that shows three crops makes no hundred. */
+  #made(row: CropRow): Crop {
+    const own = this.#own.get(row.id);
+    if (own === undefined) return shippedCrop(row);
+    const crop = own ?? cropFrom(row);
+    this.#own.set(row.id, crop);
+    return crop;
   }
 }
 
@@ -94,11 +111,16 @@ function shippedCrop(row: CropRow): Crop {
   return crop;
 }
 
+/** A row without the fields that a word of the garden's took away. */
+const whole = (row: object): CropRow =>
+  Object.fromEntries(Object.entries(row).filter(([, value]) => value !== null)) as CropRow;
+
 /** A row with a garden's changes; its varieties are added to the catalogue's, or replace those of the same id. */
 export function patched(row: CropRow, patch: CropPatch): CropRow {
   const { varieties = [], ...fields } = patch;
   const own = new Set(varieties.map(({ id }) => id));
-  return { ...row, ...fields, varieties: [...row.varieties.filter(({ id }) => !own.has(id)), ...varieties] };
+  const kept = row.varieties.filter(({ id }) => !own.has(id));
+  return whole({ ...row, ...fields, varieties: [...kept, ...varieties] });
 }
 
 export const shippedRow = (id: string): CropRow | undefined => shippedRows.find((row) => row.id === id);
@@ -110,8 +132,8 @@ export const varietyOf = (crop: Crop, id: string): Variety | undefined =>
   crop.varieties.find((variety) => variety.id === id);
 
 /**
- * What a whole row says beyond the catalogue's: the fields that differ, or the row itself for a crop of the garden's
- * own.
+ * What a whole row says beyond the catalogue's: the fields that differ, null for those it lacks, or the row itself for a
+ * crop of the garden's own.
  */
 export function patchOf(row: CropRow): CropPatch {
   const { id, ...fields } = row;
@@ -125,5 +147,10 @@ export function patchOf(row: CropRow): CropPatch {
     const same = known.varieties.find((other) => other.id === variety.id);
     return JSON.stringify(same) !== JSON.stringify(variety);
   });
-  return { ...Object.fromEntries(changed), ...(varieties.length > 0 ? { varieties } : {}) };
+  const lacking = Object.keys(known).filter((name) => !(name in row));
+  return {
+    ...Object.fromEntries(changed),
+    ...Object.fromEntries(lacking.map((name) => [name, null])),
+    ...(varieties.length > 0 ? { varieties } : {}),
+  };
 }

@@ -144,17 +144,27 @@ export const cellsOfCrop = (row: CropRow): string[] =>
   columns.map(([path, kind]) => cellOf(at(row, path), kind));
 
 /**
- * What a row of cells says of a crop. Columns that the table lacks, and empty cells, say nothing. Not checked: text
- * that should be a number stays text, for the check of the row to name.
+ * What a row of cells says of a crop. Columns that the table lacks say nothing; an empty cell is an empty list, or null:
+ * the crop has no such value. Not checked: text that should be a number stays text, for the check of the row to name.
  * @param cells by the name of their column
  */
 export function cropOfCells(cells: Readonly<Record<string, string>>): Tree {
   const tree: Tree = {};
   for (const [path, kind] of columns) {
-    const cell = cells[path]?.trim() ?? '';
-    // Lists that may be empty are said to be so by an empty cell.
-    if (cell === '' && !(kind === 'texts' && cells[path] !== undefined)) continue;
-    put(tree, path, valueOfCell(cell, kind));
+    const cell = cells[path]?.trim();
+    if (cell === undefined) continue;
+    put(tree, path, cell === '' && kind !== 'texts' ? null : valueOfCell(cell, kind));
   }
   return tree;
 }
+
+/** Fields without those that are null, and without those of whose parts nothing is left. */
+export const withoutEmpty = (fields: object): Tree =>
+  Object.fromEntries(
+    Object.entries(fields).flatMap(([name, value]) => {
+      if (value === null) return [];
+      if (typeof value !== 'object' || Array.isArray(value)) return [[name, value]];
+      const parts = withoutEmpty(value);
+      return Object.keys(parts).length === 0 ? [] : [[name, parts]];
+    }),
+  );

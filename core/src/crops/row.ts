@@ -94,7 +94,7 @@ const fields = z.strictObject({
   /** spacing both ways in a bed reached from the side */
   intensiveIn: inches,
   depthIn: z.tuple([z.number().min(0), z.number().positive().max(12)]).refine(inOrder, 'inOrder'),
-  /** thickness of the seed, mm */
+  /** width of the seed, its largest breadth, mm: a squash seed lies flat; from memory */
   seedMm: z.number().positive().max(40).optional(),
   heightIn: inches,
   spreadIn: inches,
@@ -179,6 +179,33 @@ export const cropRow = fields.superRefine((crop, context) => {
   for (const { path, message } of contradictions(crop)) context.addIssue({ code: 'custom', path, message });
 });
 
-/** What a garden says of a crop: the fields in which it differs from the catalogue, or a whole crop of its own. */
-export const cropPatch = fields.partial().omit({ id: true });
+const dispensable = fields.pick({
+  propagule: true,
+  emergenceDays: true,
+  nightsC: true,
+  heatEndsC: true,
+  weeksIndoors: true,
+  potOnDays: true,
+  setOutDepth: true,
+  sproutDays: true,
+  pastFirstFrostDays: true,
+  thinning: true,
+  overwinters: true,
+  perennial: true,
+  seedMm: true,
+  yieldKg: true,
+  net: true,
+  feedEveryDays: true,
+  seedsPerGram: true,
+  viabilityYears: true,
+}).shape;
+const nullable = Object.fromEntries(
+  Object.entries(dispensable).map(([name, field]) => [name, field.nullish()]),
+) as { [Name in keyof typeof dispensable]: ReturnType<(typeof dispensable)[Name]['nullish']> };
+
+/**
+ * What a garden says of a crop: the fields in which it differs from the catalogue, or a whole crop of its own. Null
+ * takes away what a crop may do without.
+ */
+export const cropPatch = fields.partial().omit({ id: true }).extend(nullable);
 export type CropPatch = z.infer<typeof cropPatch>;

@@ -43,6 +43,67 @@ const square = [
   [-88, 44.5],
 ];
 
+describe('a rectangle that was turned or moved elsewhere', () => {
+  const redrawn = (shape: Shape, said: object) => {
+    const [feature] = written([bed(shape)]).features;
+    const file = {
+      type: 'FeatureCollection',
+      features: [{ ...feature, properties: { ...feature!.properties, ...said } }],
+    };
+    return fromGeoJson(JSON.stringify(file), origin).things[0]!.shape;
+  };
+  const unturned = {
+    form: 'rectangle',
+    angle: rectangle.angle,
+    width: rectangle.width,
+    length: rectangle.length,
+  };
+
+  it('comes back as it was drawn anew, not as it is still said', () => {
+    for (const angle of [-80, -30, 0, 45, 89, 170]) {
+      const shape = redrawn({ ...rectangle, angle }, unturned);
+      expect(shape.form).toBe('rectangle');
+      for (const corner of outlineOf(shape))
+        expect(
+          Math.min(
+            ...outlineOf({ ...rectangle, angle }).map((p) => Math.hypot(p.x - corner.x, p.y - corner.y)),
+          ),
+        ).toBeLessThan(0.01);
+      expect([shape.width, shape.length].map((side) => side.toFixed(2))).toEqual(['1.20', '7.30']);
+    }
+  });
+
+  it('stays a polygon where its corners are no rectangle any more, though its area is the same', () => {
+    const area = rectangle.width * rectangle.length;
+    const slanted = polygonShape([
+      { x: 0, y: 0 },
+      { x: area / 2, y: 0 },
+      { x: area / 2 + 1, y: 2 },
+      { x: 1, y: 2 },
+    ]);
+    expect(redrawn(slanted, unturned).form).toBe('polygon');
+  });
+
+  it('is turned with the plan where the file was written with another north, and that is said', () => {
+    const file = JSON.stringify(written([bed(rectangle)]));
+    const other = { ...origin, north: 50 };
+    const { things, notes } = fromGeoJson(file, other);
+    expect(notes).toEqual([{ feature: 0, problem: 'otherNorth', mended: true }]);
+    expect(things[0]!.shape.form).toBe('rectangle');
+    // Degrees on the earth are the same, whichever way the plan lies.
+    const places = (shape: Shape, at: typeof origin) =>
+      outlineOf(shape)
+        .map((p) =>
+          toDegrees(p, at)
+            .map((d) => d.toFixed(6))
+            .join(),
+        )
+        .sort();
+    expect(places(things[0]!.shape, other)).toEqual(places(rectangle, origin));
+    expect(fromGeoJson(file, origin).notes).toEqual([]);
+  });
+});
+
 describe('what is written', () => {
   // RFC 7946, 3.1.6: a linear ring is closed with four or more positions; the exterior ring is counterclockwise.
   it('has closed rings, counterclockwise, in longitude and latitude', () => {

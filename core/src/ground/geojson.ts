@@ -1,5 +1,5 @@
 import { type BedKind, bedKinds, type LandmarkKind, landmarkKinds } from './judge.ts';
-import { crossesItself, type Point, signedArea } from './polygon.ts';
+import { crossesItself, distanceFrom, type Point, signedArea } from './polygon.ts';
 import { middleOf, outlineOf, polygonShape, type Shape, turned } from './shape.ts';
 
 /** Where a garden's own metres lie on the earth. The place of the garden is the corner its metres are counted from. */
@@ -31,6 +31,7 @@ export const geoProblems = [
   'tooSmall',
   'tooManyCorners',
   'tooManyFeatures',
+  'otherNorth',
 ] as const;
 export type GeoProblem = (typeof geoProblems)[number];
 
@@ -88,6 +89,7 @@ export function fromDegrees([longitude, latitude]: readonly [number, number], or
 export function toGeoJson(things: readonly DrawnThing[], origin: Origin): object {
   return {
     type: 'FeatureCollection',
+    north: origin.north,
     features: things.map(({ shape, ...said }) => {
       const ring = outlineOf(shape).map((p) => toDegrees(p, origin));
       const { form, width, length, angle } = shape;
@@ -117,6 +119,8 @@ export function fromGeoJson(text: string, origin: Origin): { things: DrawnThing[
   const things: DrawnThing[] = [];
   const notes: GeoNote[] = [];
   const features = all.slice(0, MOST_FEATURES);
+  if (isObject(file) && typeof file.north === 'number' && file.north !== origin.north)
+    notes.push({ feature: 0, problem: 'otherNorth', mended: true });
   if (all.length > MOST_FEATURES)
     notes.push({ feature: MOST_FEATURES + 1, problem: 'tooManyFeatures', mended: false });
   for (const [i, feature] of features.entries()) {
@@ -220,23 +224,68 @@ const isNear = (ring: readonly [number, number][], origin: Origin, swapped: bool
 const numberIn = (value: unknown, most: number): number | null =>
   typeof value === 'number' && value > 0 && value <= most ? value : null;
 
-/** A rectangle or circle that a file of this program says, where its outline agrees with that. */
-function formAsSaid(polygon: Shape, { form, width, length, angle }: Json): Shape {
-  const [w, l] = [numberIn(width, LARGE_M), numberIn(length, LARGE_M)];
-  if ((form !== 'rectangle' && form !== 'circle') || !w || !l) return polygon;
-  const middle = middleOf(polygon);
-  const shape: Shape = {
-    form,
-    x: middle.x - w / 2,
-    y: middle.y - l / 2,
-    width: w,
-    length: l,
-    angle: typeof angle === 'number' && Math.abs(angle) < 360 ? angle : 0,
-    points: null,
-  };
-  const said = Math.abs(signedArea(outlineOf(shape)));
-  const drawn = Math.abs(signedArea(outlineOf(polygon)));
-  return Math.abs(said - drawn) <= 0.01 * drawn ? shape : polygon;
+/** Corners of a drawn outline may lie so far from those of the form it is taken for, as a share of its size. */
+const FORM_SLACK = 0.01;
+
+/**
+ * A rectangle or circle that a file of this program says, as its outline has it now: whoever moved or turned it elsewhere
+ * drew it anew, and left what was said of it as it was. An outline that is no such form any more stays a polygon.
+ */
+function formAsSaid(polygon: Shape, said: Json): Shape {
+  const corners = outlineOf(polygon);
+  const candidates =
+    said.form === 'rectangle'
+      ? rectanglesOn(corners)
+      : said.form === 'circle'
+        ? [roundAbout(polygon, said)]
+        : [];
+  const fitting = candidates.filter((shape) => agrees(shape, corners));
+  return fitting.sort((a, b) => unlike(a, said) - unlike(b, said))[0] ?? polygon;
+}
+
+const formAt = (form: Shape['form'], middle: Point, width: number, length: number, angle: number): Shape => ({
+  form,
+  x: middle.x - width / 2,
+  y: middle.y - length / 2,
+  width,
+  length,
+  angle: (((angle % 360) + 540) % 360) - 180 || 0,
+  points: null,
+});
+
+/** The ways in which four corners can be a rectangle: each side may be its width. */
+function rectanglesOn(corners: readonly Point[]): Shape[] {
+  if (corners.length !== 4) return [];
+  const middle = middleOf(polygonShape(corners));
+  return corners.map((from, i) => {
+    const [to, next] = [corners[(i + 1) % 4]!, corners[(i + 2) % 4]!];
+    // Angles of shapes run clockwise; those of the plane do not.
+    const angle = -Math.atan2(to.y - from.y, to.x - from.x) / RADIANS;
+    const side = (a: Point, b: Point) => Math.hypot(b.x - a.x, b.y - a.y);
+    return formAt('rectangle', middle, side(from, to), side(to, next), angle);
+  });
+}
+
+/** A circle or oval of the size that is said, where the outline lies. */
+function roundAbout(polygon: Shape, { width, length, angle }: Json): Shape {
+  const [w, l] = [numberIn(width, LARGE_M) ?? polygon.width, numberIn(length, LARGE_M) ?? polygon.length];
+  return formAt('circle', middleOf(polygon), w, l, typeof angle === 'number' ? angle : 0);
+}
+
+/** Whether a form covers what is drawn, and nothing besides. */
+function agrees(shape: Shape, corners: readonly Point[]): boolean {
+  const outline = outlineOf(shape);
+  const slack = FORM_SLACK * Math.max(shape.width, shape.length);
+  const isWithin = (some: readonly Point[], other: readonly Point[]) =>
+    some.every((p) => distanceFrom(other, p) <= slack);
+  return isWithin(corners, outline) && isWithin(outline, corners);
+}
+
+/** How far a form is from what is said of it: its sides, and its turn. */
+function unlike({ width, length, angle }: Shape, said: Json): number {
+  const from = (value: number, other: unknown) => (typeof other === 'number' ? Math.abs(value - other) : 0);
+  const turn = from(angle, said.angle) % 360;
+  return from(width, said.width) + from(length, said.length) + Math.min(turn, 360 - turn) / 1000;
 }
 
 function thingFrom(shape: Shape, properties: Json): DrawnThing {

@@ -111,3 +111,10 @@ describe('arranging', () => {
     expect(gaps[0]).toBeCloseTo(gaps[1]!, 4);
   });
 });
+
+it('says of a bed with neighbours on every side that nobody can stand beside it, and no depth', () => {
+  const ring = [bed('w', -4, 0, 4, 4), bed('e', 4, 0, 4, 4), bed('s', -4, -4, 12, 4), bed('n', -4, 4, 12, 4)];
+  const found = judgeGround([bed('inner', 0, 0, 4, 4), ...ring], [tap], defaultGroundRules, north);
+  expect(found).toContainEqual({ code: 'enclosed', at: ['inner'] });
+  for (const finding of found) if ('depth' in finding) expect(finding.depth).toBeLessThan(1000);
+});

@@ -67,6 +67,7 @@ export interface GroundMark extends Shape {
 export type GroundFinding =
   | { code: 'overlap'; at: [string, string] }
   | { code: 'outOfReach'; at: [string]; depth: number; reach: number; oneSided: boolean }
+  | { code: 'enclosed'; at: [string] }
   | { code: 'narrowPath'; at: [string, string]; width: number; needed: number }
   | { code: 'farFromTap'; at: [string]; distance: number }
   | { code: 'noTap'; at: [] }
@@ -131,6 +132,7 @@ function reachOf(
   const free = standingPlaces(outline).filter(
     ({ beside }) => !near.some((other) => distanceFrom(other, beside) < 0.01),
   );
+  if (free.length === 0) return [{ code: 'enclosed', at: [bed.id] }];
   const oneSided = near.length > 0;
   const inner = oneSided ? gridInside(outline, 200) : [deepest(outline).at];
   const depth = oneSided

@@ -78,9 +78,10 @@ class Line {
 
   /** Takes the longest of the words that stands in the line, alone. */
   takeWord(words: Iterable<string>, as: LinePart): string | null {
-    const longestFirst = [...words].sort((a, b) => b.length - a.length);
-    for (const word of longestFirst) {
-      if (word && this.take(wordPattern(word), as)) return word;
+    // Few of the garden's many words stand in a line at all: only those are looked for as words of their own.
+    const there = [...words].filter((word) => word !== '' && this.#rest.includes(word));
+    for (const word of there.sort((a, b) => b.length - a.length)) {
+      if (this.take(wordPattern(word), as)) return word;
     }
     return null;
   }
@@ -146,7 +147,17 @@ function takeDay(line: Line, today: Day): Day {
   return addDays(today, -back);
 }
 
-function takeBed(line: Line, beds: LineContext['beds']): string | null {
+/** Words by which things of the garden are meant are made once for each list of them. */
+function onceFor<List extends object>(make: (list: List) => Map<string, string>) {
+  const made = new WeakMap<List, Map<string, string>>();
+  return (list: List): Map<string, string> => {
+    const words = made.get(list) ?? make(list);
+    made.set(list, words);
+    return words;
+  };
+}
+
+const wordsOfBeds = onceFor((beds: LineContext['beds']) => {
   const byWord = new Map<string, string>();
   for (const bed of beds) {
     const name = plain(bed.name);
@@ -161,17 +172,27 @@ function takeBed(line: Line, beds: LineContext['beds']): string | null {
       }
     }
   }
+  return byWord;
+});
+
+function takeBed(line: Line, beds: LineContext['beds']): string | null {
+  const byWord = wordsOfBeds(beds);
   const word = line.takeWord(byWord.keys(), 'bed');
   return word ? byWord.get(word)! : null;
 }
 
-function takeCrop(line: Line, crops: LineContext['crops']): string | null {
+const wordsOfCrops = onceFor((crops: LineContext['crops']) => {
   const byWord = new Map<string, string>();
   for (const crop of crops) {
     for (const word of [crop.name.en, crop.name.es, ...crop.alsoCalled.en, ...crop.alsoCalled.es]) {
       if (!byWord.has(plain(word))) byWord.set(plain(word), crop.id);
     }
   }
+  return byWord;
+});
+
+function takeCrop(line: Line, crops: LineContext['crops']): string | null {
+  const byWord = wordsOfCrops(crops);
   const word = line.takeWord(byWord.keys(), 'crop');
   return word ? byWord.get(word)! : null;
 }

@@ -1,5 +1,6 @@
 export * from './almanac.ts';
 export * from './climate.ts';
+export * from './coordinates.ts';
 export * from './dateSpread.ts';
 export * from './degreeDays.ts';
 export * from './harmonics.ts';

@@ -18,6 +18,7 @@ import {
   stillSown,
   succession,
 } from './index.ts';
+import { type DepthSchool, depthSchools } from './rules.ts';
 import { almanac, plan } from './testing.ts';
 
 const out = (days: HardeningDay[]) => days.filter((day) => !day.paused);
@@ -216,14 +217,38 @@ describe('what can still be sown', () => {
 });
 
 describe('how deep', () => {
-  const pea = plainCatalogue.crop('pea')!;
-  it('is a multiple of the seed’s thickness by the house rule, or the packet’s number', () => {
-    expect(sowingDepth(pea, 'double')).toEqual({ from: 0.014, to: 0.014 });
-    expect(sowingDepth(pea, 'oneAndHalf').from).toBeCloseTo(0.0105, 9);
-    expect(sowingDepth(pea, 'twoToThree')).toEqual({ from: 0.014, to: 0.021 });
-    expect(sowingDepth(pea, 'packet')).toBe(pea.depth);
+  const crop = (id: string) => plainCatalogue.crop(id)!;
+  const inches = (id: string, school: DepthSchool) => sowingDepth(crop(id), school).from / 0.0254;
+
+  it('goes by the packet unless the garden has it otherwise', () => {
+    for (const one of plainCatalogue.crops) expect(sowingDepth(one, defaultRules.depth)).toEqual(one.depth);
+  });
+  it('is a multiple of the width of the seed, which of a flat one is not its thickness', () => {
+    // Common practice, no source: squash ¾ in, pea ½ to 1 in, twice the width of a bean of 7 to 8 mm.
+    expect(inches('winter-squash', 'double')).toBeCloseTo(0.71, 2);
+    expect(inches('bush-bean', 'double')).toBeCloseTo(0.59, 2);
+    expect(inches('pea', 'oneAndHalf')).toBeCloseTo(0.5, 2);
+    const [least, most] = [
+      inches('pumpkin', 'twoToThree'),
+      sowingDepth(crop('pumpkin'), 'twoToThree').to / 0.0254,
+    ];
+    expect([least, most]).toEqual([expect.closeTo(0.79, 2), expect.closeTo(1.18, 2)]);
+  });
+  it('never leaves half to double of the packet, by no school and for no crop', () => {
+    for (const one of plainCatalogue.crops) {
+      for (const school of depthSchools) {
+        const { from, to } = sowingDepth(one, school);
+        expect(from, `${one.id} ${school}`).toBeGreaterThanOrEqual(one.depth.from / 2 - 1e-9);
+        expect(to, `${one.id} ${school}`).toBeLessThanOrEqual(one.depth.to * 2 + 1e-9);
+        expect(from).toBeLessThanOrEqual(to);
+      }
+    }
+    // Onion seed is narrow and goes deep all the same; marigold by the school that goes deepest stays above ½ in.
+    expect(inches('onion', 'double')).toBeCloseTo(0.25, 9);
+    expect(sowingDepth({ ...crop('onion'), seedMm: 30 }, 'double').to / 0.0254).toBeCloseTo(2, 9);
   });
   it('leaves dust-like seed on the surface', () => {
-    expect(sowingDepth(plainCatalogue.crop('thyme')!, 'double').from).toBe(0);
+    expect(sowingDepth(crop('thyme'), 'double')).toEqual({ from: 0, to: 0.0006 });
+    expect(sowingDepth(crop('basil'), 'double').from).toBeGreaterThan(0);
   });
 });

@@ -9,6 +9,7 @@ import {
   type Shape,
   workedOutline,
 } from '../ground/index.ts';
+import { isCover } from './covers.ts';
 
 /** What a planting needs, reckoned from its ground. */
 export interface Amounts {
@@ -35,14 +36,16 @@ export function amounts(
   length: number,
   bed: Shape | null = null,
 ): Amounts {
-  const inRow = spacingOf(crop, pattern);
   const outline = bed && plantedOutline(bed, width, length);
-  const packing = outline
-    ? packOutline(pattern, outline, inRow, crop.betweenRows)
-    : pack(pattern, width, length, inRow, crop.betweenRows);
+  const packed = (as: Pattern): Packing =>
+    outline
+      ? packOutline(as, outline, spacingOf(crop, as), crop.betweenRows)
+      : pack(as, width, length, spacingOf(crop, as), crop.betweenRows);
+  const packing = packed(pattern);
+  // A cover is sown by weight over all of its ground, however its rows are drilled.
+  const holes = isCover(crop) ? packed('broadcast').count : packing.count;
   const { seedsPerHole, spareShare } = crop;
-  const seeds =
-    method === 'setPlants' ? 0 : Math.ceil(packing.count * seedsPerHole * (1 + spareShare) - 1e-9);
+  const seeds = method === 'setPlants' ? 0 : Math.ceil(holes * seedsPerHole * (1 + spareShare) - 1e-9);
   return { packing, plants: packing.count, seeds, seedsPerHole, spareShare };
 }
 

@@ -10,7 +10,7 @@ export { allowsMethod, hasTurn } from './outdoors.ts';
 export * from './placement/index.ts';
 export * from './plan.ts';
 export * from './reason.ts';
-export { milestones } from './reckon.ts';
+export { mayBegin, milestones, seasonToPlan } from './reckon.ts';
 export * from './redate.ts';
 export * from './rehearsal.ts';
 export * from './rules.ts';

@@ -157,8 +157,7 @@ export function autumnWindow({ crop, maturity, stage }: Asked, gates: Gates, rul
   const frost = Math.round(placeForEarlier(almanac.firstFreeze(0), 0.5) ?? NO_FROST);
   const firstFrost = almanac.day(year, frost);
   const pastFrost = crop.pastFirstFrostDays ?? 0;
-  const isCover = crop.harvest.style === 'cover';
-  const shortDays = isCover ? 0 : rules.shortDays;
+  const { shortDays } = rules;
   const back = (days: number, wanted: number, past: number): Gate => {
     const picking = Math.min(wanted, MOST_PICKING_COUNTED);
     return {
@@ -167,7 +166,7 @@ export function autumnWindow({ crop, maturity, stage }: Asked, gates: Gates, rul
     };
   };
   const best = back(maturity.usual, crop.pickDays.usual, Math.round(pastFrost / 2));
-  const latest = back(isCover ? maturity.fewest : maturity.most, crop.pickDays.fewest, pastFrost);
+  const latest = back(maturity.most, crop.pickDays.fewest, pastFrost);
   const lead: Gate = {
     place: best.place - AUTUMN_LEAD_DAYS,
     reason: { code: 'summerHeat', days: AUTUMN_LEAD_DAYS },

@@ -31,6 +31,9 @@ export type Reason =
       picking: number;
     }
   | { code: 'summerHeat'; days: number }
+  | { code: 'growsBeforeFrost'; days: number; atC: number; by: Day }
+  | { code: 'growsBeforeFreeze'; days: number; by: Day }
+  | { code: 'seldomKilled'; atC: number }
   | { code: 'openSeason' }
   // What the plant asks.
   | { code: 'weeksIndoors'; days: number; from: Day }

@@ -2,11 +2,12 @@ import { addDays, type Day } from '../calendar/index.ts';
 import type { DaySpan } from '../crops/index.ts';
 import type { Almanac } from '../place/index.ts';
 import { after, Chain, sameReason } from './chain.ts';
+import { isCover, winterHardyWindow, winterKilledWindow } from './covers.ts';
 import { emergence, emergenceFrom, overdueAfter, thinning } from './emergence.ts';
 import { Gates } from './gates.ts';
 import { outdoorDays } from './growth.ts';
 import { startedIndoors } from './indoors.ts';
-import { type Happened, inOrder, type Milestone } from './milestone.ts';
+import { type Happened, inOrder, type Milestone, startOf } from './milestone.ts';
 import {
   allowsMethod,
   autumnWindow,
@@ -51,11 +52,33 @@ export function milestones(
       : method === 'sowInPlace'
         ? sowInPlace(reckoning, window)
         : setPlants(reckoning, window);
-  if (crop.harvest.style === 'cover') cutDown(reckoning);
+  if (isCover(crop)) cutDown(reckoning);
   else if (turn === 'overwinter' || crop.perennial?.yearsToCrop) pickAnotherYear(reckoning);
   else picking(reckoning, inGround, maturity);
   sideWork(reckoning);
   return inOrder(reckoning.chain.steps, method);
+}
+
+/** The season year that a planting is planned for on a day: the first whose window has not passed. */
+export function seasonToPlan(
+  way: Omit<PlantingPlan, 'year' | 'startOn'>,
+  almanac: Almanac,
+  rules: HouseRules,
+  today: Day,
+): number {
+  const year = almanac.seasonYear(today);
+  const start = startOf(milestones({ ...way, year, startOn: null }, almanac, rules) ?? []);
+  return start && start.window.latest < today ? year + 1 : year;
+}
+
+/**
+ * Whether a planting may begin on a day that somebody chose: one of its season, or of its window where that reaches beyond, as
+ * seed that is started indoors in the weeks before.
+ */
+export function mayBegin(plan: PlantingPlan, almanac: Almanac, rules: HouseRules, day: Day): boolean {
+  if (almanac.seasonYear(day) === plan.year) return true;
+  const start = startOf(milestones({ ...plan, startOn: null }, almanac, rules) ?? []);
+  return start !== undefined && start.window.earliest <= day && day <= start.window.latest;
 }
 
 function outdoorWindow({ plan, almanac, rules, gates }: Reckoning, maturity: DaySpan): PlaceWindow {
@@ -67,6 +90,8 @@ function outdoorWindow({ plan, almanac, rules, gates }: Reckoning, maturity: Day
       }
     : null;
   const asked = { crop, method, maturity, stage: gate };
+  if (isCover(crop))
+    return turn === 'overwinter' ? winterHardyWindow(asked, gates) : winterKilledWindow(asked, gates);
   if (turn === 'overwinter') return overwinterWindow(gates);
   return turn === 'spring' ? springWindow(asked, gates, rules) : autumnWindow(asked, gates, rules);
 }

@@ -4,7 +4,7 @@ export interface HouseRules {
   frostRisk: number;
   cucurbits: CucurbitSchool;
   hardening: HardeningSchool;
-  /** sowing depth as a multiple of the seed's thickness; `packet` goes by the catalogue */
+  /** `packet` goes by the catalogue, the others by the width of the seed within what the packet allows */
   depth: DepthSchool;
   /** days allowed for shortening days when counting back from the autumn frost */
   shortDays: number;
@@ -39,7 +39,7 @@ export const defaultRules: HouseRules = {
   frostRisk: 0.25,
   cucurbits: 'sowAtLastFrost',
   hardening: 'sevenDays',
-  depth: 'double',
+  depth: 'packet',
   shortDays: 14,
   thinning: 'twoPasses',
   evidence: 'tested',

@@ -2,6 +2,7 @@ import { addDays, type Day, earlierOf, laterOf } from '../calendar/index.ts';
 import { netsAgainst } from '../crops/index.ts';
 import { placeForLater } from '../place/index.ts';
 import { about, sameReason } from './chain.ts';
+import { isCover } from './covers.ts';
 import type { Milestone, MilestoneKind } from './milestone.ts';
 import type { Reckoning } from './reckoning.ts';
 
@@ -23,7 +24,7 @@ export function sideWork(reckoning: Reckoning): void {
   const stepOf = (kind: MilestoneKind): Milestone | undefined =>
     chain.steps.find((step) => step.kind === kind);
   const out = stepOf('setOut') ?? stepOf('sow');
-  if (!out || crop.harvest.style === 'cover') return;
+  if (!out || isCover(crop)) return;
 
   if (crop.support !== 'none' && crop.support !== 'hill') {
     const best = addDays(out.on, -SUPPORT_LEAD_DAYS);

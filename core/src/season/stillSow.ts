@@ -2,6 +2,7 @@ import type { Day } from '../calendar/index.ts';
 import { daysBetween } from '../calendar/index.ts';
 import type { Crop, Method, Turn, Variety } from '../crops/index.ts';
 import { type Almanac, shareBy } from '../place/index.ts';
+import { isWinterKilled } from './covers.ts';
 import { startOf } from './milestone.ts';
 import { killsAt } from './outdoors.ts';
 import { milestones } from './reckon.ts';
@@ -37,6 +38,7 @@ export function stillSown(crops: readonly Crop[], almanac: Almanac, rules: House
   const year = almanac.seasonYear(on);
   const open: StillSown[] = [];
   for (const crop of crops) {
+    if (crop.harvest.sign === 'winterKills' && !isWinterKilled(crop, almanac)) continue;
     const variety = crop.varieties.reduce((a, b) =>
       b.daysToMaturity.usual < a.daysToMaturity.usual ? b : a,
     );

@@ -18,6 +18,7 @@ const places: Place[] = [
   northern,
   { latitude: -41, longitude: 174, lastFrost: '10-05', firstFrost: '05-01' },
   { latitude: 61, longitude: 25, lastFrost: '06-05', firstFrost: '09-05' },
+  { latitude: 69.6, longitude: 19, lastFrost: '06-01', firstFrost: '09-15' },
   { latitude: 33, longitude: -84, lastFrost: '03-25', firstFrost: '11-12' },
 ];
 export const almanacs: Almanac[] = places.map((place) => almanacOf(climateOfFrosts(place)));

@@ -23,6 +23,11 @@ it('goes to the smaller unit for light weights', () => {
   expect(showWeight(453.59237, 'imperial')).toMatchObject({ unit: 'lb', value: 1 });
   expect(showWeight(250, 'metric')).toMatchObject({ unit: 'g', value: 250 });
   expect(showWeight(0, 'imperial')).toMatchObject({ unit: 'lb', value: 0 });
+  // Rounded, these would read 16.0 oz and 1,000 g.
+  expect(showWeight(453.5, 'imperial').unit).toBe('lb');
+  expect(showWeight(999.6, 'metric').unit).toBe('kg');
+  expect(showWeight(450, 'imperial').unit).toBe('oz');
+  expect(showWeight(999.4, 'metric').unit).toBe('g');
 });
 
 it('shows how deep seed goes as packets write it', () => {

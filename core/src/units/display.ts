@@ -25,6 +25,12 @@ export function showLength(metres: number, system: UnitSystem): Shown<LengthUnit
     : { value: metres, unit: 'm', decimals: metres > FAR_M ? 0 : 2 };
 }
 
+/** A length on the ground as one text, for where no language is known. @param metres length, m @example '4 ft', '1.22 m' */
+export function lengthText(metres: number, system: UnitSystem): string {
+  const { value, unit, decimals } = showLength(metres, system);
+  return `${Number(value.toFixed(decimals))} ${unit}`;
+}
+
 /** How a spacing or a depth is shown: inches or centimetres. @param metres length, m */
 export function showSpacing(metres: number, system: UnitSystem): Shown<LengthUnit> {
   return system === 'imperial'
@@ -52,13 +58,14 @@ export function showArea(squareMetres: number, system: UnitSystem): Shown<'sq ft
 
 /** How a weight of produce is shown: below a pound in ounces, below a kilogram in grams. @param grams mass, g */
 export function showWeight(grams: number, system: UnitSystem): Shown<WeightUnit> {
+  // What would be rounded to a whole pound or kilogram is shown as one: 1 lb, not 16.0 oz.
   if (system === 'imperial') {
-    const pounds = fromGrams(grams, 'lb');
-    return pounds < 1 && grams > 0
-      ? { value: fromGrams(grams, 'oz'), unit: 'oz', decimals: 1 }
-      : { value: pounds, unit: 'lb', decimals: 1 };
+    const ounces = fromGrams(grams, 'oz');
+    return Math.round(ounces * 10) < 160 && grams > 0
+      ? { value: ounces, unit: 'oz', decimals: 1 }
+      : { value: fromGrams(grams, 'lb'), unit: 'lb', decimals: 1 };
   }
-  return grams < 1000 && grams > 0
+  return Math.round(grams) < 1000 && grams > 0
     ? { value: grams, unit: 'g', decimals: 0 }
     : { value: grams / 1000, unit: 'kg', decimals: 1 };
 }

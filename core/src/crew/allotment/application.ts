@@ -1,5 +1,8 @@
 import type { Day } from '../../calendar/index.ts';
 
+/** Plot 2 stands before Plot 10. */
+const names = new Intl.Collator('en', { numeric: true });
+
 /** A plot that can be given out. */
 export interface OfferedPlot {
   id: string;
@@ -79,7 +82,7 @@ export function preferred(application: Application, plots: readonly OfferedPlot[
   };
   return plots
     .filter((plot) => lacking(application, plot) === null)
-    .sort((a, b) => rank(a) - rank(b) || (a.name < b.name ? -1 : a.name > b.name ? 1 : 0));
+    .sort((a, b) => rank(a) - rank(b) || names.compare(a.name, b.name));
 }
 
 /** Who gets what: the plot of each application, null for none. */

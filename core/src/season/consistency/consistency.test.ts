@@ -1,6 +1,9 @@
 import { describe, expect, it } from 'vitest';
+import { addDays } from '../../calendar/index.ts';
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
+import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import { northern } from '../testing.ts';
 import type { PlannedPlanting } from '../yearPlan.ts';
 import { consistency, findingKey, remediesFor } from './index.ts';
 import { bed, codes, FOOT, first, plan, planting } from './testing.ts';
@@ -133,15 +136,24 @@ describe('the course of the season', () => {
     const block = planting('a', 'sweet-corn', { pattern: 'square' });
     expect(codes(plan([block]))).not.toContain('pollinationBlock');
     const pop = planting('c', 'popcorn', { pattern: 'square' });
-    const pick = (one: PlannedPlanting) => one.steps.find(({ kind }) => kind === 'firstPick')!;
-    const ripeWith = (other: PlannedPlanting) => ({
+    const pick = (one: PlannedPlanting) => one.steps.find(({ kind }) => kind === 'firstPick')!.on;
+    const picked = (other: PlannedPlanting, days: number) => ({
       ...other,
-      steps: other.steps.map((step) => (step.kind === 'firstPick' ? { ...step, on: pick(block).on } : step)),
+      steps: other.steps.map((step) =>
+        step.kind === 'firstPick' ? { ...step, on: addDays(pick(block), days) } : step,
+      ),
     });
-    expect(first(plan([block, ripeWith(pop)]), 'kindsCross')).toMatchObject({ days: 0, needed: 14 });
-    const far = { ...ripeWith(pop), steps: pop.steps };
-    const apartDays = Math.abs(Date.parse(pick(pop).on) - Date.parse(pick(block).on)) / 86_400_000;
-    expect(codes(plan([block, far])).includes('kindsCross')).toBe(apartDays < 14);
+    // Popcorn dries on the stalk: picked a month after the sweet corn, both have tasselled together.
+    expect(first(plan([block, picked(pop, 31)]), 'kindsCross')).toMatchObject({ days: 0, needed: 14 });
+    expect(first(plan([block, picked(pop, 18)]), 'kindsCross')).toMatchObject({ days: 13 });
+    for (const days of [0, 17, 45])
+      expect(codes(plan([block, picked(pop, days)]))).not.toContain('kindsCross');
+    const flour = planting('c', 'flour-corn', { pattern: 'square' });
+    expect(first(plan([picked(flour, 31), picked(pop, 31)]), 'kindsCross')).toMatchObject({ days: 0 });
+    // Sown on one day side by side, sweet corn and popcorn spoil each other. Common practice, no source.
+    const sown = block.steps.find(({ kind }) => kind === 'sow')!.on;
+    const beside = planting('c', 'popcorn', { pattern: 'square', startOn: sown });
+    expect(codes(plan([block, beside]))).toContain('kindsCross');
   });
 
   it('says when one crop is ripe at once, and a later sowing spreads it', () => {
@@ -183,7 +195,27 @@ describe('the course of the season', () => {
     const of = plan([cover], { after: [next] });
     const finding = first(of, 'coverInTheWay');
     expect(finding).toMatchObject({ bedId: 'a' });
-    expect(remediesFor(of, finding)[0]).toMatchObject({ kind: 'crop' });
+    expect(remediesFor(of, finding)[0]).toMatchObject({ kind: 'crop', cropId: 'winter-killed-mix' });
+    // Where winter kills nothing, no mix is offered that it would kill.
+    const mild = almanacOf(
+      climateOfFrosts({ ...northern, latitude: 31, lastFrost: '02-20', firstFrost: '12-05' }),
+    );
+    const there = plan([cover], { after: [next], almanacOf: () => mild });
+    expect(remediesFor(there, finding)).toEqual([]);
+    // Cut at flowering in late May, it is out of the way of what goes in at the beginning of June. Common practice, no source.
+    const setOutOn = (on: string) => ({ ...pea, steps: pea.steps.map((step) => ({ ...step, on })) });
+    expect(codes(plan([cover], { after: [setOutOn('2027-06-03')] }))).not.toContain('coverInTheWay');
+    expect(codes(plan([cover], { after: [setOutOn('2027-05-20')] }))).toContain('coverInTheWay');
+    // What is logged as cut in June was in the way until then.
+    const cutLate = {
+      ...cover,
+      steps: cover.steps.map((step) =>
+        step.kind === 'clear' ? { ...step, on: '2027-06-10', done: true } : step,
+      ),
+    };
+    expect(first(plan([cutLate], { after: [setOutOn('2027-06-03')] }), 'coverInTheWay')).toMatchObject({
+      until: '2027-06-10',
+    });
   });
 
   it('names each finding so that it can be told from all others', () => {

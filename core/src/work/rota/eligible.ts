@@ -58,7 +58,9 @@ export function hindranceOf(
   }
   if (person.guardianId !== null) {
     const guardian = problem.people.find(({ id }) => id === person.guardianId);
-    if (!guardian || hindranceOf(problem, guardian, session) !== null) return 'guardianAway';
+    // Whoever looks after others is grown, and asked for nobody's leave.
+    if (!guardian || hindranceOf(problem, { ...guardian, guardianId: null }, session) !== null)
+      return 'guardianAway';
   }
   return null;
 }

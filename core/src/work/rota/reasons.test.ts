@@ -77,3 +77,9 @@ describe('somebody in no session', () => {
     });
   });
 });
+
+it('comes to an end where two people name each other as guardian', () => {
+  const [a, b] = [somePerson('a', { guardianId: 'b' }), somePerson('b', { guardianId: 'a' })];
+  const problem = someProblem({ sessions: [saturday], tasks: [someTask('t')], people: [a, b] });
+  expect(firstRota(rotaModel(problem))).toBeTruthy();
+});

@@ -101,7 +101,7 @@ describe('kinds of corn', () => {
     const sweet = planting('a', 'sweet-corn', { pattern: 'square' });
     const pop = pickedOn(
       planting('b', 'popcorn', { pattern: 'square' }),
-      sweet.steps.find(({ kind }) => kind === 'firstPick')!.on,
+      addDays(sweet.steps.find(({ kind }) => kind === 'firstPick')!.on, 31),
     );
     expect(codes(plan([sweet, pop], { beds: near }))).toContain('kindsCross');
     expect(codes(plan([sweet, pop], { beds: far }))).not.toContain('kindsCross');

@@ -1,6 +1,7 @@
 import { addDays, type Day, daysBetween } from '../../../calendar/index.ts';
 import { gapBetween, outlineOf } from '../../../ground/index.ts';
 import { amounts } from '../../amounts.ts';
+import { isCover } from '../../covers.ts';
 import type { PlannedPlanting } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { pairsOf } from '../together.ts';
@@ -10,11 +11,14 @@ import { later } from '../trial.ts';
 const BLOCK_ROWS = 4;
 /** Days between the tassels of two kinds of corn that keep them apart. Common practice, no source (KNOWLEDGE 4). */
 const TASSEL_DAYS = 14;
-/** From tassel to the first ears. From memory. */
-const TASSEL_BEFORE_PICK = 21;
+/**
+ * Days from tassel to the first ears: sweet corn is picked milky, three weeks on; popcorn and flour corn ripen for seven to
+ * eight weeks and then dry on the stalk. From memory.
+ */
+const TASSEL_BEFORE_PICK = { milky: 21, dry: 52 };
 
 const isCorn = ({ crop }: PlannedPlanting): boolean =>
-  crop.isolation.by === 'wind' && crop.family === 'grasses' && crop.harvest.style !== 'cover';
+  crop.isolation.by === 'wind' && crop.family === 'grasses' && !isCover(crop);
 
 /** Corn stands in too few rows for its pollen. */
 export const pollinationBlock = rowWith({
@@ -38,9 +42,10 @@ export const pollinationBlock = rowWith({
   },
 });
 
-const tasselOf = ({ steps }: PlannedPlanting): Day | null => {
+const tasselOf = ({ crop, steps }: PlannedPlanting): Day | null => {
   const pick = steps.find(({ kind }) => kind === 'firstPick')?.on;
-  return pick ? addDays(pick, -TASSEL_BEFORE_PICK) : null;
+  const before = TASSEL_BEFORE_PICK[crop.harvest.style === 'seed' ? 'dry' : 'milky'];
+  return pick ? addDays(pick, -before) : null;
 };
 
 /** Two kinds of corn tassel near each other in place and time, and spoil each other's kernels. */

@@ -1,10 +1,10 @@
 import type { Day } from '../../../calendar/index.ts';
+import { isCover, isWinterKilled } from '../../covers.ts';
 import { inGroundOf } from '../../milestone.ts';
-import { inGroundSpan } from '../../space.ts';
 import type { YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 
-/** A cover crop is still growing when the next year's first crop goes in. */
+/** A cover crop cannot be cut yet when the next year's first crop goes in: not even at the beginning of its time. */
 export const coverInTheWay = rowWith({
   severity: 1,
   facts: { until: 'day', next: 'day' },
@@ -12,16 +12,19 @@ export const coverInTheWay = rowWith({
     const next = firstNeedOf(plan, bed.id);
     if (next === null) return [];
     return here.flatMap(({ id, crop, steps }) => {
-      if (crop.harvest.style !== 'cover') return [];
-      const { until } = inGroundSpan(steps, plan.seasonFirst);
+      const cut = isCover(crop) ? steps.find(({ kind }) => kind === 'clear') : undefined;
+      if (!cut) return [];
+      const until = cut.done ? cut.on : cut.window.earliest;
       return until >= next ? [{ bedId: bed.id, plantingIds: [id], until, next }] : [];
     });
   },
-  /** A mix that winter kills, where one is known: the catalogue's cover crops say how they end. */
+  /** A mix that winter kills there, where one is known: the catalogue's cover crops say how they end. */
   remedies({ plan, free }) {
     const planting = free.at(-1);
-    const known = plan.covers.find(({ harvest }) => harvest.sign === 'winterKills');
-    return planting && known
+    if (!planting) return [];
+    const almanac = plan.almanacOf(planting.bedId);
+    const known = plan.covers.find((cover) => isWinterKilled(cover, almanac));
+    return known
       ? [{ kind: 'crop', plantingId: planting.id, cropId: known.id, varietyId: known.varieties[0]!.id }]
       : [];
   },

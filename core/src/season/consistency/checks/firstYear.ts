@@ -1,3 +1,4 @@
+import { isCover } from '../../covers.ts';
 import { rowWith } from '../row.ts';
 
 /** Kinds that are plenty for a first year. Common practice, no source (KNOWLEDGE 1). */
@@ -9,9 +10,7 @@ export const manyKinds = rowWith({
   facts: { kinds: 'count', most: 'count' },
   inPlan(plan) {
     const isFirst = plan.before.length === 0 && plan.beds.length > 0;
-    const known = new Set(
-      plan.plantings.filter(({ crop }) => crop.harvest.style !== 'cover').map(({ crop }) => crop.id),
-    );
+    const known = new Set(plan.plantings.filter(({ crop }) => !isCover(crop)).map(({ crop }) => crop.id));
     return isFirst && known.size > FIRST_YEAR_KINDS
       ? [{ bedId: null, plantingIds: [], kinds: known.size, most: FIRST_YEAR_KINDS }]
       : [];

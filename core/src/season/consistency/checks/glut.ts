@@ -1,4 +1,5 @@
 import { type Day, daysBetween } from '../../../calendar/index.ts';
+import { isCover } from '../../covers.ts';
 import type { PlannedPlanting, YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { later } from '../trial.ts';
@@ -17,7 +18,7 @@ function firstPicks(plan: YearPlan): { planting: PlannedPlanting; on: Day }[] {
   return plan.plantings
     .flatMap((planting) => {
       const on = planting.steps.find(({ kind }) => kind === 'firstPick')?.on;
-      return on && planting.crop.harvest.style !== 'cover' ? [{ planting, on }] : [];
+      return on && !isCover(planting.crop) ? [{ planting, on }] : [];
     })
     .sort((a, b) => a.on.localeCompare(b.on));
 }
