@@ -1,6 +1,7 @@
 /** What a spreadsheet would take for a formula. Source: OWASP, CSV Injection. */
 const FORMULA = /^[=+\-@\t\r]/;
-const NUMBER = /^[+-]?\d+([.,]\d+)?$/;
+/** Digits alone, as of a telephone, or a number: nothing in it can be reckoned out. */
+const NUMBER = /^[+-]?\d[\d ]*([.,]\d+)?$/;
 const PUT_BEFORE = "'";
 
 type Cell = unknown;

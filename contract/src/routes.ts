@@ -265,7 +265,13 @@ const shapes = {
   messages: shape({ params: inGarden, answer: z.array(work.message) }),
   remind: shape({ params: inGarden, body: work.remindInput, answer: work.written }),
   markSent: shape({ params: thing, body: work.sentInput, answer: work.message }),
-  events: shape({ params: inGarden, answer: z.unknown(), mediaType: 'text/event-stream' }),
+  events: shape({
+    params: inGarden,
+    // A stream opened by a browser carries no headers: here the client names itself.
+    query: z.object({ client: z.string().max(100).optional() }),
+    answer: z.unknown(),
+    mediaType: 'text/event-stream',
+  }),
   tools: shape({ params: inGarden, answer: z.array(work.tool) }),
   saveTool: shape({ params: thing, body: work.toolInput, answer: work.tool }),
   removeTool: shape({ params: thing }),

@@ -8,7 +8,6 @@ import {
   strains,
 } from '@unity-acre/core/crew';
 import { z } from 'zod';
-import { gardenInput } from '../place/index.ts';
 import {
   clockTime,
   day,
@@ -21,18 +20,10 @@ import {
   version,
   words,
 } from '../wire/index.ts';
+import { email } from './access.ts';
 
-export const email = z.string().trim().toLowerCase().max(200).pipe(z.email());
-export const password = z.string().min(10).max(200);
-
-export const signInInput = z.strictObject({ email, password: z.string().min(1).max(200) });
-
-/** First-run set-up: the coordinator and the garden, made together. */
-export const setUpInput = z.strictObject({
-  id,
-  coordinator: z.strictObject({ id, name: line(80), email, password }),
-  garden: gardenInput,
-});
+export * from './access.ts';
+export * from './setUp.ts';
 
 /** Who is asking, and what this installation holds for them. */
 export const me = z.object({
@@ -111,7 +102,10 @@ export const personInput = z
   .superRefine((person, context) => {
     const wrong = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message });
-    if (person.kind !== 'minor') return;
+    if (person.kind !== 'minor') {
+      if (person.guardianId !== null) wrong('guardianId', 'guardianOfMinors');
+      return;
+    }
     // Somebody under age has no contact of their own and does not sign in: their guardian is written to.
     if (person.email !== null) wrong('email', 'minorNoContact');
     if (person.phone !== '') wrong('phone', 'minorNoContact');
@@ -142,6 +136,8 @@ export const person = personInput.safeExtend({
   id,
   version,
   joined: z.boolean(),
+  /** the instant until which an invitation opens the door; null where there is none that does */
+  invitedUntil: z.string().nullable(),
   /** the day they left; null while they are in the garden */
   retiredOn: day.nullable(),
 });
@@ -304,12 +300,9 @@ export const invitationView = z.object({
   email: z.string(),
   /** true where the e-mail has a password here already, so that it must be given, not chosen */
   hasAccount: z.boolean(),
+  /** the language they are written to in */
+  language: z.enum(['en', 'es']),
 });
-export const joinInput = z.strictObject({ password });
-
-/** What an account asks of whoever changes it: the password it has. */
-export const passwordInput = z.strictObject({ current: z.string().min(1).max(200), password });
-export const emailInput = z.strictObject({ current: z.string().min(1).max(200), email });
 /** A browser in which the account is signed in. */
 export const device = z.object({
   id: z.string(),
@@ -320,7 +313,6 @@ export const device = z.object({
   /** true for the one that asks */
   here: z.boolean(),
 });
-export const forgotInput = z.strictObject({ email });
 /** A link for a new password: whose it is. */
 export const passwordLinkView = z.object({ email: z.string() });
 
@@ -335,8 +327,6 @@ export type PlotApplication = z.infer<typeof plotApplication>;
 export type PlotApplicationInput = z.infer<typeof plotApplicationInput>;
 export type AllotmentLook = z.infer<typeof allotmentLook>;
 export type Allotment = z.infer<typeof allotment>;
-export type SetUpInput = z.infer<typeof setUpInput>;
-export type SignInInput = z.infer<typeof signInInput>;
 export type Me = z.infer<typeof me>;
 export type CrewFacts = z.infer<typeof crewFacts>;
 export type MyTimes = z.infer<typeof myTimes>;
@@ -345,6 +335,3 @@ export type PersonInput = z.infer<typeof personInput>;
 export type Person = z.infer<typeof person>;
 export type InvitationView = z.infer<typeof invitationView>;
 export type Device = z.infer<typeof device>;
-export type PasswordInput = z.infer<typeof passwordInput>;
-export type EmailInput = z.infer<typeof emailInput>;
-export type JoinInput = z.infer<typeof joinInput>;

@@ -20,7 +20,7 @@ export const offsetC = z.number().min(-6).max(6);
 export const gardenInput = z
   .strictObject({
     name: line(80),
-    latitude: z.number().min(-66).max(66),
+    latitude: z.number().min(-70).max(70),
     longitude: z.number().min(-180).max(180),
     timeZone: z.string().max(60).refine(isTimeZone, 'notATimeZone'),
     units: z.enum(['imperial', 'metric']),

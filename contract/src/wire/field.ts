@@ -6,8 +6,6 @@ import { z } from 'zod';
  * a code stand in fields.en.json and fields.es.json.
  */
 z.config({
-  // Compiled checks need eval, which the pages' content policy forbids.
-  jitless: 'document' in globalThis,
   customError: (issue) => {
     switch (issue.code) {
       case 'invalid_type':

@@ -26,6 +26,9 @@ export interface Route extends Shapes {
   versioned: boolean;
 }
 
+/** The cookie that carries a sign-in. */
+export const SESSION_COOKIE = 'acre';
+
 const nothing = z.object({});
 /** The answer of a route that has nothing to say. */
 const done = z.object({ ok: z.literal(true) });
