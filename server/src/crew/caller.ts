@@ -1,4 +1,5 @@
 import { createHash, randomBytes } from 'node:crypto';
+import { SESSION_COOKIE } from '@unity-acre/contract';
 import { parse, serialize } from 'cookie';
 import type { Request, Response } from 'express';
 import { v7 as newId } from 'uuid';
@@ -31,7 +32,7 @@ export const maySpeakFor = (caller: PersonEntity, person: PersonEntity): boolean
   person.id === caller.id ||
   person.guardianId === caller.id;
 
-const COOKIE = 'acre';
+const COOKIE = SESSION_COOKIE;
 /** Tells a browser that was signed in to an account before. It opens nothing. */
 const KNOWN_COOKIE = 'acre-known';
 const KNOWN_DAYS = 365;

@@ -43,8 +43,10 @@ async function offeredPlots(
 ): Promise<OfferedPlot[]> {
   const ids = await plotIds(manager, garden.id, year);
   const rows = await manager.findBy(beds, { gardenId: garden.id, id: In(ids) });
+  await breathe();
   const taps = await manager.findBy(landmarks, { gardenId: garden.id, kind: 'tap' });
   const sun = await sunOf(manager, garden);
+  await breathe();
   return rows
     .map((bed) => ({
       id: bed.id,
@@ -65,8 +67,10 @@ async function applicationViews(
 ): Promise<PlotApplication[]> {
   const { gardenId } = reader;
   const rows = await manager.findBy(plotApplications, { gardenId, year });
+  await breathe();
   const names = await Names.for(manager, reader);
   const before = await manager.findBy(tenures, { gardenId, year: year - 1, kind: 'plot' });
+  await breathe();
   const held = new Map(before.flatMap(({ personId, bedId }) => (personId ? [[personId, bedId]] : [])));
   return rows
     .map(({ gardenId: _, ...row }) => ({
@@ -86,8 +90,10 @@ async function allottingOf(
 ): Promise<Allotting> {
   const plots = await offeredPlots(manager, garden, year);
   if (plots.length === 0) throw invalid('year', 'noPlots');
+  await breathe();
   const views = await applicationViews(manager, person, year);
   if (views.length === 0) throw invalid('year', 'noApplications');
+  await breathe();
   return { plots, views, rule, seed };
 }
 

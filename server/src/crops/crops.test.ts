@@ -111,6 +111,36 @@ describe('the catalogue as a file', () => {
     expect(beet.patch).toEqual({ inRowIn: 5, name: { en: 'Beetroot', es: 'Remolacha' } });
   });
 
+  it('takes away what an emptied cell held, and the garden’s word with it', async () => {
+    const emptied = 'id,net,yieldKg.per,yieldKg.kg,alsoCalled.en\nkohlrabi,,,,\n';
+    expect((await bring(emptied, 'csv', 'yes')).body).toMatchObject({ changed: ['kohlrabi'], refused: [] });
+    await bring(emptied, 'csv');
+    const kohlrabi = (await garden.ok('ownCrops')).find(({ cropId }) => cropId === 'kohlrabi')!;
+    expect(kohlrabi.patch).toEqual({
+      net: null,
+      yieldKg: null,
+      alsoCalled: { en: [], es: shippedRow('kohlrabi')!.alsoCalled.es },
+    });
+    const row = (await out('csv')).split('\r\n').find((line) => line.startsWith('kohlrabi'));
+    expect((await bring(`${(await out('csv')).split('\r\n')[0]}\n${row}\n`, 'csv')).body.same).toBe(1);
+    // As it goes out, so it comes back: with nothing in those cells.
+    expect((await bring('id,net\nkohlrabi,brassicas\n', 'csv', 'yes')).body.refused).toEqual([
+      expect.objectContaining({ field: 'net', code: 'notOffered' }),
+    ]);
+  });
+
+  it.each([
+    ['id,inRowIn\ncelery,\n', 'inRowIn', 'required'],
+    ['id,harvest.sign\ncelery,\n', 'harvest.sign', 'notOffered'],
+    ['id,yieldKg.kg\nbeet,\n', 'yieldKg.kg', 'required'],
+    ['id,emergenceDays\ncarrot,\n', 'emergenceDays', 'neededToSow'],
+    ['id,varieties\nokra,tall | Tall | Alta | 60-70\n', 'varieties', expect.stringMatching(/^varietyStays:/)],
+  ])('says of an emptied cell that a crop cannot do without it: %o', async (file, field, code) => {
+    const { body } = await bring(file, 'csv');
+    expect(body.refused).toEqual([expect.objectContaining({ line: 2, field, code })]);
+    expect(body.changed).toEqual([]);
+  });
+
   it('takes nothing while one of its rows is wrong, and names the line', async () => {
     const { status, body } = await bring('id,inRowIn\nleek,7\nchard,minus\nleek,8\n', 'csv');
     expect(status).toBe(200);

@@ -8,10 +8,12 @@ import {
   cellsOfCrop,
   cropColumns,
   cropOfCells,
+  cropRow,
   type OwnCrop,
   patchOf,
-  rowOf,
+  shippedRow,
   sourcedGroups,
+  withoutEmpty,
 } from '@unity-acre/core/crops';
 import { parse } from 'csv-parse/sync';
 import { z } from 'zod';
@@ -44,14 +46,28 @@ const inParts = [
   'overwinters',
 ] as const;
 
-/** A crop as it is known, with what a row says of it. */
+/**
+ * A crop as it is known, with what a row says of it. What the row says to be empty is gone, parts of a field too.
+ * @throws ZodError naming what is wrong with it, or lacking
+ */
 function said(known: CropRow | undefined, crop: Said['crop'], id: string): CropRow {
   const whole: Record<string, unknown> = { source: ownSource(), ...known, ...crop, id };
   for (const field of inParts) {
     const part = crop[field];
-    if (known?.[field] && typeof part === 'object') whole[field] = { ...known[field], ...part };
+    if (known?.[field] && typeof part === 'object' && part !== null)
+      whole[field] = { ...known[field], ...part };
   }
-  return whole as CropRow;
+  return cropRow.parse(withoutEmpty(whole));
+}
+
+/**
+ * Varieties of the catalogue that a row leaves out: they stay, since plantings of every year may be of them.
+ * @returns a refusal naming the first, or null
+ */
+function leftOut(row: CropRow): { field: string; code: string } | null {
+  const ids = new Set(row.varieties.map((variety) => variety.id));
+  const gone = shippedRow(row.id)?.varieties.find((variety) => !ids.has(variety.id));
+  return gone ? { field: 'varieties', code: `varietyStays:${gone.id}` } : null;
 }
 
 /** What a row of a file says of a crop, with the line it begins on. */
@@ -109,28 +125,27 @@ export function readCropFile({ own, text, format }: CropFileTask): {
   const report: CropImport = { added: [], changed: [], same: 0, refused: [] };
   const patches = new Map<string, CropPatch>();
   const rows = readFile(text, format);
+  const refuse = (line: number, crop: string, fault: { field: string; code: string }) =>
+    report.refused.push({ line, crop, ...fault });
   if (rows.length > MOST_ROWS) throw invalid('file', `tooManyRows:${MOST_ROWS}`);
   for (const { line, crop } of rows) {
     const id = String(crop.id ?? '');
     const known = catalogue.row(id);
-    const whole = said(known, crop, id);
     try {
-      const patch = patchOf(whole);
-      const row = rowOf({ cropId: id, patch });
-      if (patches.has(id)) {
-        report.refused.push({ line, crop: id, field: 'id', code: 'cropTwice' });
-        continue;
-      }
-      if (isDeepStrictEqual(row, known)) {
+      const row = said(known, crop, id);
+      const fault = patches.has(id) ? { field: 'id', code: 'cropTwice' } : leftOut(row);
+      if (fault) {
+        refuse(line, id, fault);
+      } else if (isDeepStrictEqual(row, known)) {
         report.same += 1;
-        continue;
+      } else {
+        patches.set(id, patchOf(row));
+        (known ? report.changed : report.added).push(id);
       }
-      patches.set(id, patch);
-      (known ? report.changed : report.added).push(id);
     } catch (error) {
       if (!(error instanceof z.ZodError)) throw error;
       for (const issue of error.issues.slice(0, 5)) {
-        report.refused.push({ line, crop: id, field: issue.path.join('.') || 'id', code: issue.message });
+        refuse(line, id, { field: issue.path.join('.') || 'id', code: issue.message });
       }
     }
   }

@@ -1,5 +1,5 @@
 import { isDeepStrictEqual } from 'node:util';
-import type { RouteName } from '@unity-acre/contract';
+import type { RouteName, RowKind } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import { type EntityManager, type EntitySchema, In } from 'typeorm';
 import { breathe } from '../heavy/breathe.ts';
@@ -47,6 +47,11 @@ export class Writing {
   /** Writes a line of the audit trail though no row is in it: what was done leaves no trace but that it was done. */
   keepAnyway(): void {
     this.#isKept = true;
+  }
+
+  /** The kinds of rows it has changed so far. */
+  get kinds(): RowKind[] {
+    return [...new Set(this.rows.map(({ entity }) => entity as RowKind))];
   }
 
   get isWorthALine(): boolean {
@@ -175,19 +180,26 @@ export class Writing {
   }
 }
 
+interface Recorded<T> {
+  result: T;
+  changeId: string | null;
+  kinds: RowKind[];
+}
+
 /**
  * Does a piece of work with one line in the audit trail, within the transaction that is open.
- * @returns what the work gave, and the id of the change; null where nothing changed
+ * @returns what the work gave, the id of the change (null where nothing changed), and the kinds of rows it touched
  */
 export async function record<T>(
   { manager, clock }: Database,
   deed: Deed,
   work: (writing: Writing) => Promise<T>,
-): Promise<{ result: T; changeId: string | null }> {
+): Promise<Recorded<T>> {
   const changeId = idAfter(await lastChange(manager, deed.gardenId), clock.now());
   const writing = new Writing(manager, deed.gardenId, deed.route, changeId);
   const result = await work(writing);
-  if (!writing.isWorthALine) return { result, changeId: null };
+  const { kinds } = writing;
+  if (!writing.isWorthALine) return { result, changeId: null, kinds };
   const row: ChangeEntity = {
     id: writing.changeId,
     gardenId: deed.gardenId,
@@ -197,18 +209,14 @@ export async function record<T>(
     verb: deed.verb,
     what: deed.what,
     rows: writing.rows,
-    entities: [...new Set(writing.rows.map(({ entity }) => entity))].join(),
+    entities: kinds.join(),
     undoneById: null,
   };
   await breathe();
   await manager.insert(changes, row);
   await breathe();
-  await touch(
-    manager,
-    deed.gardenId,
-    writing.rows.map(({ entity }) => entity),
-  );
-  return { result, changeId: row.id };
+  await touch(manager, deed.gardenId, kinds);
+  return { result, changeId: row.id, kinds };
 }
 
 /** Does a piece of work that nobody asked for just then, as one transaction with one line in the audit trail. */
@@ -216,8 +224,8 @@ export async function change<T>(
   store: Store,
   deed: Deed,
   work: (writing: Writing) => Promise<T>,
-): Promise<{ result: T; changeId: string | null }> {
+): Promise<Recorded<T>> {
   const changed = await store.write((manager) => record({ manager, clock: store.clock }, deed, work));
-  if (changed.changeId) listeners.tell(deed.gardenId);
+  if (changed.changeId) listeners.tell(deed.gardenId, { kinds: changed.kinds, client: null });
   return changed;
 }

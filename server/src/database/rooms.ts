@@ -1,3 +1,4 @@
+import type { RowKind } from '@unity-acre/contract';
 import { EntitySchema } from 'typeorm';
 import { key, text, whole } from './columns.ts';
 
@@ -5,7 +6,7 @@ import { key, text, whole } from './columns.ts';
 export type Room = 'place' | 'crops' | 'ground' | 'season' | 'crew' | 'work' | 'log';
 
 /** The room of each table, by the name of its entity schema. Every table that people change has one. */
-const rooms: Record<string, Room> = {
+const rooms: Record<RowKind, Room> = {
   garden: 'place',
   own_crop: 'crops',
   seed_lot: 'crops',
@@ -16,6 +17,7 @@ const rooms: Record<string, Room> = {
   planting: 'season',
   wish: 'season',
   person: 'crew',
+  invitation: 'crew',
   plot_application: 'crew',
   allotment: 'crew',
   crew_rules: 'crew',
@@ -29,12 +31,13 @@ const rooms: Record<string, Room> = {
   work_done: 'work',
   given_hours: 'work',
   message: 'work',
+  calendar_address: 'work',
   entry: 'log',
 };
 
 /** @throws Error for a table that nobody has given a room */
 export function roomOf(entityName: string): Room {
-  const room = rooms[entityName];
+  const room = rooms[entityName as RowKind];
   if (!room) throw new Error(`the table ${entityName} has no room`);
   return room;
 }

@@ -274,7 +274,8 @@ describe('a database of the first version', () => {
       name: 'Old Mill',
       lastFrost: '05-10',
       offsetC: 0,
-      rules: defaultRules,
+      // What was usual on the day of that migration.
+      rules: { ...defaultRules, depth: 'double' },
       normals: null,
       recordId: null,
     });

@@ -1,4 +1,6 @@
+import { addDays } from '@unity-acre/core/calendar';
 import { totalsBy } from '@unity-acre/core/harvest';
+import { dayInSeason } from '@unity-acre/core/place';
 import { Between } from 'typeorm';
 import type { Handlers } from '../http/handle.ts';
 import { entries } from '../log/entity.ts';
@@ -11,7 +13,9 @@ interface Sum {
 }
 
 export const harvestRoutes: Pick<Handlers, 'harvestTotals'> = {
-  harvestTotals: async ({ store, params, query: { year } }) => {
+  harvestTotals: async ({ store, params, query: { year }, member: { garden } }) => {
+    const first = dayInSeason(garden.latitude, year, 0);
+    const next = dayInSeason(garden.latitude, year + 1, 0);
     // The database adds up: the pickings of a year are many, and the sums few.
     const sums = await store.manager
       .createQueryBuilder(entries, 'entry')
@@ -22,7 +26,7 @@ export const harvestRoutes: Pick<Handlers, 'harvestTotals'> = {
       .where({
         gardenId: params.gardenId,
         kind: 'harvest',
-        on: Between(`${year}-01-01`, `${year}-12-31`),
+        on: Between(first, addDays(next, -1)),
       })
       .groupBy('entry.cropId')
       .addGroupBy('entry.destination')

@@ -354,10 +354,10 @@ describe('no work of the largest size does', () => {
         needs: { tall: false, nearWater: false, fullSun: false, leastArea: null, mostArea: null },
       });
     const draw = { rule: 'allAlike', seed: 'a bucket of beans' };
-    await held({
-      looks: () => done('GET', `/allotments/2026/look?${new URLSearchParams(draw)}`),
-      gives: () => done('POST', '/allotments/2026', { ...draw, method: 'draw', acceptBy: '2026-06-01' }),
-    });
+    const looks = await shortestOf(() => done('GET', `/allotments/2026/look?${new URLSearchParams(draw)}`));
+    const given = { ...draw, method: 'draw', acceptBy: '2026-06-01' };
+    const gives = await shortestOf(() => done('POST', '/allotments/2026', given));
+    expect(Math.max(looks, gives), JSON.stringify({ looks, gives })).toBeLessThanOrEqual(LONGEST_MS);
   }, 180_000);
 
   it('somebody with a long history who is erased', async () => {

@@ -7,11 +7,12 @@ import { keepStream } from './streams.ts';
 const ALIVE_MS = 25_000;
 
 /**
- * Server-sent events: a line "changed" whenever something of the garden changed. What changed is read by the usual routes,
- * so that nobody is told more than they may know. A stream ends with the sign-in and the membership it was opened by.
+ * Server-sent events: a line "changed" with the kinds of rows that were touched, whenever another client changed something
+ * of the garden. What they say is read by the usual routes, so that nobody is told more than they may know. A stream ends
+ * with the sign-in and the membership it was opened by.
  */
 export const eventRoutes: Pick<Handlers, 'events'> = {
-  events: apart(async ({ params, member, request, response, store }) => {
+  events: apart(async ({ params, query, member, request, response, store }) => {
     response.writeHead(200, {
       'content-type': 'text/event-stream',
       // Without this the answer is held back to be compressed.
@@ -32,7 +33,9 @@ export const eventRoutes: Pick<Handlers, 'events'> = {
     const saying = (line: string) => () => void say(line).catch(() => response.end());
     const signIn = await signInOf(store, request);
     keepStream({ response, tokenHash: signIn?.tokenHash ?? '', personId: member.person.id });
-    const stop = listeners.listen(params.gardenId, () => write('event: changed\ndata: \n\n'));
+    const stop = listeners.listen(params.gardenId, ({ kinds, client }) => {
+      if (client === null || client !== query.client) write(`event: changed\ndata: ${kinds.join()}\n\n`);
+    });
     // Whoever is put out is cut off at once; a sign-in that runs out is seen here.
     const alive = setInterval(saying(': alive\n\n'), ALIVE_MS);
     response.on('close', () => {

@@ -3,13 +3,16 @@ import {
   type AnswerOf,
   type BodyOf,
   CHANGE_HEADER,
+  CLIENT_HEADER,
   fieldErrors,
   type ParamsOf,
   type QueryOf,
   type Role,
   type Route,
   type RouteName,
+  type RowKind,
   routes,
+  TOUCHED_HEADER,
 } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
 import type { Express, Request, Response } from 'express';
@@ -42,6 +45,8 @@ export interface Call<Name extends RouteName> {
   publicUrl: string;
   /** Does the work as one undoable change in the name of the caller, and names it to the client. */
   change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T>;
+  /** Says that rows were changed which `change` did not see: they have no line in the trail. */
+  touched(...kinds: RowKind[]): void;
 }
 
 /**
@@ -137,30 +142,39 @@ async function answerTo(asked: Asked): Promise<unknown> {
   const early = await callOf(asked, store);
   if (early.call.caller) await binding.writes.take(early.call.caller.id);
   const ready = await handler.prepare?.(early.call);
-  let changed: Changed[] = [];
+  let told: Told = { changeId: null, kinds: new Set() };
   const value = await store.write(async (manager) => {
     // Who asks may have been put out of the garden while this waited for its turn.
-    const { call, changes } = await callOf(asked, { manager, clock: store.clock });
-    changed = changes;
+    const { call, tells } = await callOf(asked, { manager, clock: store.clock });
+    told = tells;
     return handler(call, ready);
   });
-  for (const { gardenId, changeId } of changed) {
-    request.res?.setHeader(CHANGE_HEADER, changeId);
-    listeners.tell(gardenId);
-  }
+  tellOf(asked, told);
   return value;
 }
 
-interface Changed {
-  gardenId: string;
-  changeId: string;
+/** What is to be said of a write once it has ended well. */
+interface Told {
+  changeId: string | null;
+  kinds: Set<RowKind>;
+}
+
+/** Tells who wrote what was touched by it, and everybody else who looks at the garden. */
+function tellOf({ request, response }: Asked, { changeId, kinds }: Told): void {
+  if (changeId) response.setHeader(CHANGE_HEADER, changeId);
+  if (kinds.size === 0) return;
+  response.setHeader(TOUCHED_HEADER, [...kinds].join());
+  listeners.tell(String(request.params.gardenId), {
+    kinds: [...kinds],
+    client: request.get(CLIENT_HEADER) ?? null,
+  });
 }
 
 /** A request as its handler takes it: checked against the contract, with who asks. */
 async function callOf(
   { name, route, binding, request, response }: Asked,
   store: Database,
-): Promise<{ call: Call<RouteName>; changes: Changed[] }> {
+): Promise<{ call: Call<RouteName>; tells: Told }> {
   const caller = route.may === 'anyone' ? null : await whoAsks(store, request);
   if (route.may !== 'anyone' && !caller) throw new Refusal('signedOut');
   const member = Array.isArray(route.may) ? await admitted(store, caller!, request, route.may) : null;
@@ -168,7 +182,7 @@ async function callOf(
     if (!member) throw new Error(`${route.path} has no garden`);
     return member;
   };
-  const changes: Changed[] = [];
+  const tells: Told = { changeId: null, kinds: new Set() };
   const call = {
     ...checked(route, request),
     ifMatch: versionIn(request),
@@ -183,16 +197,20 @@ async function callOf(
     async change<T>(verb: ChangeVerb, what: string, work: (writing: Writing) => Promise<T>): Promise<T> {
       const { garden, person } = inGarden();
       const deed = { gardenId: garden.id, personId: person.id, route: name, verb, what };
-      const { result, changeId } = await record(store, deed, async (writing) => {
+      const { result, changeId, kinds } = await record(store, deed, async (writing) => {
         const worked = await work(writing);
         await binding.follow?.(writing, garden, store.clock);
         return worked;
       });
-      if (changeId) changes.push({ gardenId: garden.id, changeId });
+      if (changeId) tells.changeId = changeId;
+      for (const kind of kinds) tells.kinds.add(kind);
       return result;
     },
+    touched: (...kinds: RowKind[]) => {
+      for (const kind of kinds) tells.kinds.add(kind);
+    },
   };
-  return { call: call as Call<RouteName>, changes };
+  return { call: call as Call<RouteName>, tells };
 }
 
 function checked(route: Route, request: Request) {

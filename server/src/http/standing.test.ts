@@ -118,7 +118,7 @@ describe('sessions', () => {
     expect([await reads(before.cookie), await reads(after.cookie)]).toEqual([true, false]);
 
     const row = (await garden.ok('people')).find((person) => person.id === child)!;
-    const { version, id: _, joined: __, retiredOn: ___, ...body } = row;
+    const { version, id: _, joined: __, invitedUntil: _invited, retiredOn: ___, ...body } = row;
     await garden.ok('savePerson', {
       params: { id: child },
       ifMatch: version,

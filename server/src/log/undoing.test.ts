@@ -17,7 +17,7 @@ const people = () => garden.ok('people');
 const one = async (id: string) => (await people()).find((person) => person.id === id)!;
 
 async function giveRole(id: string, role: Role, cookie = garden.cookie) {
-  const { id: _, version, joined: __, retiredOn: __r, ...body } = await one(id);
+  const { id: _, version, joined: __, invitedUntil: _invited, retiredOn: __r, ...body } = await one(id);
   return garden.ask('savePerson', { cookie, params: { id }, ifMatch: version, body: { ...body, role } });
 }
 
@@ -66,7 +66,7 @@ it('asks who speaks for a child today, not who did when it was signed up', async
     params: { id: session.id, personId: child },
   });
   expect(signedUp.status).toBe(200);
-  const { id, version, joined: _, retiredOn: _r, ...body } = await one(child);
+  const { id, version, joined: _, invitedUntil: _invited, retiredOn: _r, ...body } = await one(child);
   await garden.ok('savePerson', {
     params: { id },
     ifMatch: version,
@@ -128,7 +128,14 @@ it('gives nobody a role they could not have been given, whoever does and undoes 
         const before = await rolesNow();
         let change: string | null = null;
         if (did.what === 'role') {
-          const { id, version, joined: _, retiredOn: _r, ...body } = before.get(crew[did.whom]!.id)!.row;
+          const {
+            id,
+            version,
+            joined: _,
+            invitedUntil: _invited,
+            retiredOn: _r,
+            ...body
+          } = before.get(crew[did.whom]!.id)!.row;
           const answer = await garden.ask('savePerson', {
             cookie,
             params: { id },

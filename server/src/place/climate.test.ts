@@ -226,7 +226,7 @@ describe('house rules', () => {
   it('are changed by one at a time', async () => {
     const { status, problem } = await garden.ask('saveRules', {
       ifMatch: 1,
-      body: { ...defaultRules, depth: 'packet' },
+      body: { ...defaultRules, depth: 'double' },
     });
     expect(status).toBe(409);
     expect(problem.code).toBe('stale');

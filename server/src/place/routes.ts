@@ -64,10 +64,11 @@ export const placeRoutes: PlaceRoutes = {
     };
   },
 
-  setClock: async ({ member: { garden }, body, store }) => {
+  setClock: async ({ member: { garden }, body, store, touched }) => {
     if (garden.setToday === null) throw invalid('today', 'clockRuns');
     await store.manager.update(gardens, { id: garden.id }, { setToday: body.today });
     await touch(store.manager, garden.id, [gardens.options.name]);
+    touched('garden');
     return gardenView(store.manager, { ...garden, setToday: body.today }, store.clock);
   },
 };

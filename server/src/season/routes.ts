@@ -1,7 +1,9 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
 import type { Catalogue } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
-import { allowsMethod, amounts, hasTurn } from '@unity-acre/core/season';
+import { almanacOf, type Climate } from '@unity-acre/core/place';
+import { allowsMethod, amounts, hasTurn, mayBegin } from '@unity-acre/core/season';
+import { lengthText } from '@unity-acre/core/units';
 import { type EntityManager, In } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
 import type { Writing } from '../database/change.ts';
@@ -11,6 +13,7 @@ import { invalid, Refusal } from '../http/refusal.ts';
 import { standing } from '../http/standing.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
+import { climateOf } from '../place/index.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
 import { planRoutes } from './planRoutes.ts';
@@ -20,18 +23,21 @@ import { wishRoutes } from './wishes.ts';
 /** What plantings are checked against, read once for all of them. */
 interface Known {
   catalogue: Catalogue;
+  climate: Climate;
   ground: ReadonlyMap<string, BedEntity>;
 }
 
 async function knownFor(
   manager: EntityManager,
-  gardenId: string,
+  garden: GardenEntity,
   plantingsInHand: readonly PlantingInput[],
 ): Promise<Known> {
+  const gardenId = garden.id;
   const bedIds = [...new Set(plantingsInHand.map(({ bedId }) => bedId))];
   const rows = await manager.findBy(beds, { gardenId, id: In(bedIds) });
   return {
     catalogue: await catalogueOf(manager, gardenId),
+    climate: await climateOf(manager, garden),
     ground: new Map(rows.map((bed) => [bed.id, bed])),
   };
 }
@@ -42,7 +48,7 @@ async function check(
   garden: GardenEntity,
   id: string,
   planting: PlantingInput,
-  { catalogue, ground }: Known,
+  { catalogue, climate, ground }: Known,
 ): Promise<void> {
   const crop = catalogue.crop(planting.cropId);
   if (!crop) throw invalid('cropId', 'unknownCrop');
@@ -53,9 +59,14 @@ async function check(
   if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
   const bed = ground.get(planting.bedId);
   if (!bed) throw invalid('bedId', 'unknownBed');
+  const almanac = almanacOf(climate, garden.offsetC + bed.offsetC);
+  if (planting.startOn !== null && !mayBegin(plan, almanac, garden.rules, planting.startOn))
+    throw invalid('startOn', `outsideSeason:${planting.year}`);
   const { across, along } = workedOutline(bed);
-  if (planting.width > across + 1e-6) throw invalid('width', `widerThanBed:${across.toFixed(2)}`);
-  if (planting.length > along + 1e-6) throw invalid('length', `longerThanBed:${along.toFixed(2)}`);
+  if (planting.width > across + 1e-6)
+    throw invalid('width', `widerThanBed:${lengthText(across, garden.units)}`);
+  if (planting.length > along + 1e-6)
+    throw invalid('length', `longerThanBed:${lengthText(along, garden.units)}`);
   const { plants } = amounts(crop, planting.method, planting.pattern, planting.width, planting.length, bed);
   if (plants === 0) throw invalid('width', 'noRoom');
   if (planting.betweenId !== null) {
@@ -131,7 +142,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
 
   savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
     change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {
-      const known = await knownFor(writing.manager, member.garden.id, [body]);
+      const known = await knownFor(writing.manager, member.garden, [body]);
       await check(writing.manager, member.garden, params.id, body, known);
       const row = await writing.put(plantings, params.id, body, ifMatch);
       return plantingView((await reckon(writing.manager, member.garden, [row]))[0]!);
@@ -145,7 +156,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
       async (writing) => {
         // What gives way goes first, so that its ground is free.
         for (const { id, version } of body.remove) await removeWithMarks(writing, garden.id, id, version);
-        const known = await knownFor(writing.manager, garden.id, body.plantings);
+        const known = await knownFor(writing.manager, garden, body.plantings);
         // Those that wait for others of the same write come after them.
         const rows: PlantingEntity[] = [];
         const isTogether = body.plantings.every(

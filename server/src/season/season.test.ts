@@ -31,22 +31,27 @@ describe('planning a planting', () => {
     [{ varietyId: 'purple' }, 'varietyId', 'unknownVariety'],
     [{ method: 'startIndoors' }, 'method', 'methodNotForCrop'],
     [{ cropId: 'cucumber', varietyId: 'slicing', turn: 'autumn' }, 'turn', 'turnNotForCrop'],
-    [{ width: 2 }, 'width', 'widerThanBed'],
-    [{ length: 20 }, 'length', 'longerThanBed'],
+    [{ width: 2 }, 'width', 'widerThanBed', '4 ft'],
+    [{ length: 20 }, 'length', 'longerThanBed', '24 ft'],
     [{ width: 0 }, 'width', 'tooNarrow'],
     [{ width: 0.05, length: 0.05, pattern: 'square' }, 'width', 'noRoom'],
     [{ width: 0.01 }, 'width', 'tooNarrow'],
     [{ startOn: '2026-02-30' }, 'startOn', 'notADay'],
+    [{ startOn: '2025-12-31' }, 'startOn', 'outsideSeason', '2026'],
+    [{ startOn: '2027-01-01' }, 'startOn', 'outsideSeason', '2026'],
+    [{ startOn: '2027-04-10' }, 'startOn', 'outsideSeason', '2026'],
     [{ bedId: newId() }, 'bedId', 'unknownBed'],
     [{ note: 'x'.repeat(100_000) }, 'note', 'tooLong'],
-  ] as const)('refuses %o at %s', async (over, field, code) => {
+  ] as const)('refuses %o at %s', async (over, field, code, limit?: string) => {
     const before = (await garden.ok('plantings', { query: { year: 2026 } })).length;
     const { status, problem } = await garden.ask('savePlanting', {
       params: { id: newId() },
       body: { ...peas(bedId), ...over },
     });
     expect(status).toBe(422);
-    expect(problem.errors).toEqual([expect.objectContaining({ field, code })]);
+    expect(problem.errors).toEqual([
+      expect.objectContaining({ field, code, ...(limit === undefined ? {} : { limit }) }),
+    ]);
     expect((await garden.ok('plantings', { query: { year: 2026 } })).length).toBe(before);
   });
 });

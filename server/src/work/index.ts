@@ -1,14 +1,14 @@
-import { calendarRoutes } from './calendar.ts';
-import { frostRoutes } from './frost.ts';
-import { hoursRoutes } from './hours.ts';
-import { messageRoutes } from './messages.ts';
-import { rotaRoutes } from './rotaRoutes.ts';
-import { roundRoutes } from './rounds.ts';
-import { sessionRoutes } from './sessions.ts';
-import { signUpRoutes } from './signUps.ts';
-import { taskRoutes } from './tasks.ts';
-import { toolRoutes } from './tools.ts';
-import { workDoneRoutes } from './workDone.ts';
+import { frostRoutes } from './care/frost.ts';
+import { roundRoutes } from './care/rounds.ts';
+import { toolRoutes } from './care/tools.ts';
+import { hoursRoutes } from './hours/hours.ts';
+import { messageRoutes } from './messages/messages.ts';
+import { rotaRoutes } from './rota/rotaRoutes.ts';
+import { calendarRoutes } from './sessions/calendar.ts';
+import { sessionRoutes } from './sessions/sessions.ts';
+import { signUpRoutes } from './sessions/signUps.ts';
+import { workDoneRoutes } from './sessions/workDone.ts';
+import { taskRoutes } from './tasks/tasks.ts';
 
 export const workRoutes = {
   ...taskRoutes,
@@ -23,7 +23,7 @@ export const workRoutes = {
   ...rotaRoutes,
   ...toolRoutes,
 };
-export { remindByTheClock } from './reminders.ts';
-export { rotas } from './rotas.ts';
-export { mayLead } from './signUps.ts';
-export { moveUpAfter } from './waiting.ts';
+export { remindByTheClock } from './messages/reminders.ts';
+export { rotas } from './rota/rotas.ts';
+export { mayLead } from './sessions/signUps.ts';
+export { moveUpAfter } from './sessions/waiting.ts';

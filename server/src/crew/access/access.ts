@@ -85,7 +85,8 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
 
     invitation: async (call) => {
       const { person, garden, account } = await opened(call);
-      return { garden: garden.name, name: person.name, email: person.email!, hasAccount: account !== null };
+      const { name, email, language } = person;
+      return { garden: garden.name, name, email: email!, hasAccount: account !== null, language };
     },
 
     join: prepared(

@@ -1,3 +1,4 @@
+import { seasonYearOf } from '@unity-acre/core/place';
 import { type EntityManager, In, IsNull, MoreThanOrEqual, Not } from 'typeorm';
 import type { Writing } from '../../database/change.ts';
 import { touch } from '../../database/stamps.ts';
@@ -5,6 +6,7 @@ import { tenures } from '../../ground/entity.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { invalid, Refusal } from '../../http/refusal.ts';
 import { endStreamsOf } from '../../http/streams.ts';
+import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn } from '../../place/index.ts';
 import { calendarAddresses, sessions, signUps } from '../../work/entity.ts';
 import { invitations, type PersonEntity, people, plotApplications, signIns } from '../entity.ts';
@@ -15,6 +17,7 @@ import { ERASED, removeAccount, scrubRecords } from './scrubbing.ts';
 async function leaveWhatIsToCome(
   writing: Writing,
   { id, gardenId }: PersonEntity,
+  garden: Pick<GardenEntity, 'latitude'>,
   today: string,
 ): Promise<void> {
   const { manager } = writing;
@@ -25,7 +28,7 @@ async function leaveWhatIsToCome(
   for (const led of ahead) if (led.leadId === id) await writing.set(sessions, led, { leadId: null });
   for (const row of await manager.findBy(plotApplications, { gardenId, personId: id }))
     await writing.removeFound(plotApplications, row);
-  const year = Number(today.slice(0, 4));
+  const year = seasonYearOf(garden.latitude, today);
   for (const row of await manager.findBy(tenures, { gardenId, personId: id, year: MoreThanOrEqual(year) }))
     await writing.set(tenures, row, { personId: null });
 }
@@ -69,7 +72,7 @@ export const leavingRoutes: Pick<Handlers, 'retirePerson' | 'erasePerson'> = {
       await keepACoordinator(manager, person);
       if (await manager.existsBy(people, { gardenId: garden.id, guardianId: person.id, retiredOn: IsNull() }))
         throw invalid('guardianId', 'isGuardian');
-      await leaveWhatIsToCome(writing, person, today);
+      await leaveWhatIsToCome(writing, person, garden, today);
       await closeDoors(manager, person);
       return personView(await writing.set(people, person, { retiredOn: today, accountId: null }));
     });

@@ -12,10 +12,25 @@ import { invitations, type PersonEntity, people, plotApplications } from '../ent
 import { lifetimes } from '../lifetimes.ts';
 import { Names } from '../names.ts';
 
-export const personView = ({ gardenId: _, accountId, ...row }: PersonEntity): Person => ({
+/** @param invitedUntil when an invitation of theirs runs out, milliseconds; absent where there is none */
+export const personView = (
+  { gardenId: _, accountId, ...row }: PersonEntity,
+  invitedUntil?: number | undefined,
+): Person => ({
   ...row,
   joined: accountId !== null,
+  invitedUntil: invitedUntil === undefined ? null : new Date(invitedUntil).toISOString(),
 });
+
+/** Until when each person's invitation opens the door, of those that still do. */
+async function invitedUntil({ manager, clock }: Database, gardenId: string): Promise<Map<string, number>> {
+  const rows = await manager.findBy(invitations, { gardenId });
+  return new Map(
+    rows
+      .map(({ personId, expiresAt }): [string, number] => [personId, Number(expiresAt)])
+      .filter(([, expiresAt]) => expiresAt > clock.now()),
+  );
+}
 
 /** Somebody who can sign in must be left to run the garden. */
 export async function keepACoordinator(manager: EntityManager, leaving: PersonEntity): Promise<void> {
@@ -57,9 +72,22 @@ async function checkOthers(
   }
   if (body.kind !== 'adult' && (await manager.existsBy(people, { gardenId, guardianId: id })))
     throw invalid('kind', 'isGuardian');
-  const others = new Set(body.together);
-  if ((await manager.countBy(people, { gardenId, id: In([...others]) })) !== others.size)
-    throw invalid('together', 'unknownPerson');
+}
+
+/**
+ * Those somebody likes to work with, without such as have been removed since they were named.
+ * @throws Refusal `invalid` for somebody who is newly named and is not in the garden
+ */
+async function companions(
+  manager: EntityManager,
+  gardenId: string,
+  named: readonly string[],
+  before: readonly string[],
+): Promise<string[]> {
+  const found = await manager.find(people, { where: { gardenId, id: In([...named]) }, select: { id: true } });
+  const there = new Set(found.map(({ id }) => id));
+  if (named.some((id) => !there.has(id) && !before.includes(id))) throw invalid('together', 'unknownPerson');
+  return [...new Set(named)].filter((id) => there.has(id));
 }
 
 type PeopleRoutes = Pick<Handlers, 'people' | 'savePerson' | 'removePerson' | 'invite'>;
@@ -69,13 +97,14 @@ export const peopleRoutes: PeopleRoutes = {
     const names = await Names.for(store.manager, member.person);
     const readable = new Set(names.readable().map(({ id }) => id));
     const rows = await findInPieces(store.manager, people, { gardenId: member.garden.id });
+    const invited = await invitedUntil(store, member.garden.id);
     return rows
       .filter(({ id }) => readable.has(id))
-      .map((person) => ({ ...personView(person), name: names.of(person.id) }))
+      .map((person) => ({ ...personView(person, invited.get(person.id)), name: names.of(person.id) }))
       .sort((a, b) => byName(a.name, b.name));
   },
 
-  savePerson: ({ params, body, ifMatch, change }) =>
+  savePerson: ({ store, params, body, ifMatch, change }) =>
     change('person.saved', body.name, async (writing) => {
       const { manager } = writing;
       const known = await manager.findOneBy(people, { id: params.id, gardenId: params.gardenId });
@@ -88,10 +117,13 @@ export const peopleRoutes: PeopleRoutes = {
       await checkOthers(manager, params.gardenId, params.id, body);
       const values = {
         ...body,
+        together: await companions(manager, params.gardenId, body.together, known?.together ?? []),
         accountId: known?.accountId ?? null,
         retiredOn: known?.retiredOn ?? null,
       };
-      return personView(await writing.put(people, params.id, values, ifMatch));
+      const row = await writing.put(people, params.id, values, ifMatch);
+      const invited = await invitedUntil({ manager, clock: store.clock }, params.gardenId);
+      return personView(row, invited.get(row.id));
     }),
 
   removePerson: async ({ store, params, ifMatch, change }) => {
@@ -113,6 +145,11 @@ export const peopleRoutes: PeopleRoutes = {
       for (const row of await manager.findBy(plotApplications, { personId: params.id })) {
         await writing.removeFound(plotApplications, row);
       }
+      for (const other of await manager.findBy(people, { gardenId: params.gardenId })) {
+        if (!other.together.includes(params.id)) continue;
+        const together = other.together.filter((id) => id !== params.id);
+        await writing.set<PersonEntity>(people, other, { together });
+      }
       // What they led goes on, and shows that nobody leads it.
       for (const led of await manager.findBy(sessions, { leadId: params.id, gardenId: params.gardenId })) {
         await writing.set(sessions, led, { leadId: null });
@@ -126,10 +163,11 @@ export const peopleRoutes: PeopleRoutes = {
     return { ok: true };
   },
 
-  invite: async ({ store, params, publicUrl }) => {
+  invite: async ({ store, params, publicUrl, touched }) => {
     const person = await store.manager.findOneBy(people, params);
     if (!person || person.retiredOn !== null) throw new Refusal('notFound');
     if (!person.email) throw invalid('email', 'needsEmail');
+    touched('invitation');
     return newInvitation(store, person, publicUrl);
   },
 };

@@ -23,6 +23,50 @@ const half = [
   'Cleo Coordinator;;;;',
 ].join('\r\n');
 
+describe('a file as people keep it', () => {
+  it('may have a title over its heading, empty rows, and roles and languages in words', async () => {
+    const csv = [
+      'Volunteers of the garden,,,',
+      'spring 2026,,,',
+      'Name,E-mail,Role,Language',
+      'Uma Title,,Volunteer,Spanish',
+      ',,,',
+      'Vic Title,,crew lead,English',
+      'Wes Title,,Coordinador,español',
+      'Xia Title,,gardener,EN',
+      '  ,,  ,',
+      'Yan Title,,king,Spanish',
+    ].join('\n');
+    const { body } = await read(csv);
+    expect(body.columns).toEqual(['Name', 'E-mail', 'Role', 'Language']);
+    expect(body.rows.map(({ line, name, stands }) => [line, name, stands])).toEqual([
+      [4, 'Uma Title', 'new'],
+      [6, 'Vic Title', 'new'],
+      [7, 'Wes Title', 'new'],
+      [8, 'Xia Title', 'new'],
+      [10, 'Yan Title', 'broken'],
+    ]);
+    await read(csv.replace('king', 'lead'), { dry: false });
+    const found = new Map(
+      (await garden.ok('people')).map(({ name, role, language }) => [name, `${role} ${language}`]),
+    );
+    expect(found.get('Uma Title')).toBe('volunteer es');
+    expect(found.get('Vic Title')).toBe('crewLead en');
+    expect(found.get('Wes Title')).toBe('coordinator es');
+    expect(found.get('Yan Title')).toBe('crewLead es');
+    for (const { id, name, version } of await garden.ok('people'))
+      if (name.endsWith(' Title')) await garden.ok('removePerson', { params: { id }, ifMatch: version });
+  });
+
+  it('is written with telephone numbers as they are dialed', async () => {
+    const id = await garden.person('Pam Phone', { phone: '+1 (555) 010-1234' });
+    const file = await garden.ok('peopleFile');
+    expect(String(file)).toContain('+1 555 010 1234');
+    expect(String(file)).not.toContain("'+1");
+    await garden.ok('removePerson', { params: { id }, ifMatch: 1 });
+  });
+});
+
 describe('a file of people', () => {
   it('of which half the lines are broken is looked at line by line, and nothing is taken in', async () => {
     const { body } = await read(half);

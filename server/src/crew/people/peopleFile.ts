@@ -13,7 +13,16 @@ export const peopleFileRoutes: Pick<Handlers, 'peopleFile' | 'readPeopleFile'> =
     return csvOf([
       peopleFields,
       ...rows.map((row) =>
-        peopleFields.map((field) => (field === 'pledged' && row.pledged ? row.pledged / 60 : row[field])),
+        peopleFields.map((field) => {
+          if (field === 'pledged' && row.pledged) return row.pledged / 60;
+          // Without signs that a spreadsheet would reckon with, a number need not be guarded from it.
+          return field === 'phone'
+            ? row.phone
+                .replace(/[().-]+/g, ' ')
+                .replace(/ +/g, ' ')
+                .trim()
+            : row[field];
+        }),
       ),
     ]);
   },

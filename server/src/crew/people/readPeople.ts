@@ -1,4 +1,4 @@
-import { type FieldError, fieldErrorOf, fieldErrors } from '@unity-acre/contract';
+import { type FieldError, fieldErrorOf, fieldErrors, type Role } from '@unity-acre/contract';
 import {
   crewFacts,
   type PeopleField,
@@ -36,6 +36,36 @@ const guessed = (columns: readonly string[]): Mapping =>
     }),
   );
 
+/** Words for roles and languages as people write them, by the beginnings of those words. */
+const roleWords: [RegExp, Role][] = [
+  [/^(crew.?lead|lead|responsable|l[ií]der)/, 'crewLead'],
+  [/^coord/, 'coordinator'],
+  [/^(receiv|recept|pantry|despensa)/, 'receiver'],
+  [/^(volunt|member|gardener|hortelan|miembro)/, 'volunteer'],
+];
+const languageWords: [RegExp, 'en' | 'es'][] = [
+  [/^(en\b|eng|ingl)/, 'en'],
+  [/^(es\b|esp|span|cast)/, 'es'],
+];
+
+/** What is meant by a word; the word itself where it is none of those known, which is then refused. */
+const meant = <Value extends string>(text: string, known: readonly [RegExp, Value][]): string =>
+  known.find(([words]) => words.test(text.trim().toLowerCase()))?.[1] ?? text;
+
+/** Lines over the heading, such as a title, are no more than this. */
+const MOST_ABOVE = 5;
+
+/** The line that is the heading: the first of those at the top in which most fields are told. */
+function headingIn(records: readonly { record: string[] }[]): number {
+  const told = records
+    .slice(0, MOST_ABOVE)
+    .map(({ record }) =>
+      record.filter((cell) => peopleFields.some((field) => telling[field].test(cell.trim()))),
+    );
+  const most = Math.max(0, ...told.map((cells) => cells.length));
+  return most === 0 ? 0 : told.findIndex((cells) => cells.length === most);
+}
+
 /** The table of a file, with its heading; commas, semicolons and tabs are told apart. */
 function tableOf(csv: string): { columns: string[]; rows: { line: number; cells: Row }[] } {
   try {
@@ -44,10 +74,12 @@ function tableOf(csv: string): { columns: string[]; rows: { line: number; cells:
       delimiter: [',', ';', '\t'],
       relax_column_count: true,
       skip_empty_lines: true,
+      // A row of empty cells is no row: spreadsheets write many of them.
+      skip_records_with_empty_values: true,
       trim: true,
       info: true,
     }) as unknown as { record: string[]; info: { lines: number } }[];
-    const [heading, ...rest] = records;
+    const [heading, ...rest] = records.slice(headingIn(records));
     if (!heading || heading.record.length === 0) throw invalid('csv', 'notCsv');
     const columns = heading.record;
     return {
@@ -71,14 +103,14 @@ function personOf(cells: Row, mapping: Mapping): { person: PersonInput | null; e
     ...crewFacts.parse({}),
     name: cell('name'),
     email: cell('email') === '' ? null : cell('email'),
-    role: cell('role') === '' ? 'volunteer' : cell('role'),
+    role: cell('role') === '' ? 'volunteer' : meant(cell('role'), roleWords),
     household: cell('household'),
     headcount: 1,
     waitingSince: cell('waitingSince') === '' ? null : cell('waitingSince'),
     phone: cell('phone'),
     pledged: number('pledged', 60),
     minutesAway: number('minutesAway'),
-    language: cell('language') === '' ? 'en' : cell('language').toLowerCase().slice(0, 2),
+    language: cell('language') === '' ? 'en' : meant(cell('language'), languageWords),
   });
   return parsed.success
     ? { person: parsed.data, errors: [] }

@@ -40,8 +40,34 @@ function scrubAll<T>(value: T, personal: RegExp, field = ''): T {
   ) as T;
 }
 
-/** Changes looked through with one statement: each may hold thousands of rows. */
-const AT_ONCE = 50;
+/** Changes looked through with one statement, and how much of them, bytes: each may hold thousands of rows. */
+const AT_ONCE = { most: 50, bytes: 200_000 };
+
+/** The changes of a garden after one, as many as are looked through at once: at least one where there is one. */
+async function nextChanges(
+  manager: EntityManager,
+  gardenId: string,
+  after: string,
+): Promise<{ first: string; last: string } | null> {
+  const found: { id: string; bytes: number }[] = await manager
+    .createQueryBuilder(changes, 'change')
+    .select('change.id', 'id')
+    .addSelect('OCTET_LENGTH(change.rows)', 'bytes')
+    .where({ gardenId, id: MoreThan(after) })
+    .orderBy('change.id')
+    .limit(AT_ONCE.most)
+    .getRawMany();
+  const [first] = found;
+  if (!first) return null;
+  let last = first;
+  let bytes = first.bytes;
+  for (const next of found.slice(1)) {
+    bytes += next.bytes;
+    if (bytes > AT_ONCE.bytes) break;
+    last = next;
+  }
+  return { first: first.id, last: last.id };
+}
 
 /** Every change of a garden in which one of these texts may stand, one after another, with turns for others in between. */
 async function* changesWith(
@@ -51,15 +77,9 @@ async function* changesWith(
 ): AsyncGenerator<ChangeEntity> {
   if (texts.length === 0) return;
   for (let last = ''; ; ) {
-    const ids = await manager.find(changes, {
-      where: { gardenId, id: MoreThan(last) },
-      order: { id: 'ASC' },
-      select: { id: true },
-      take: AT_ONCE,
-    });
-    const [first, end] = [ids[0]?.id, ids.at(-1)?.id];
-    if (first === undefined || end === undefined) return;
-    const here = { gardenId, id: Between(first, end) };
+    const piece = await nextChanges(manager, gardenId, last);
+    if (!piece) return;
+    const here = { gardenId, id: Between(piece.first, piece.last) };
     const found = await manager.find(changes, {
       where: texts.flatMap((text) => [
         { ...here, rows: Like(`%${JSON.stringify(text).slice(1, -1)}%`) as never },
@@ -74,7 +94,7 @@ async function* changesWith(
       yield change;
     }
     await breathe();
-    last = end;
+    last = piece.last;
   }
 }
 

@@ -1,0 +1,73 @@
+import { plainCatalogue } from '@unity-acre/core/crops';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { Harness, newId, type TestGarden } from '../../testing/harness.ts';
+
+let harness: Harness;
+let garden: TestGarden;
+let bedId: string;
+beforeAll(async () => {
+  harness = await Harness.open();
+  garden = await harness.setUp();
+  bedId = (await garden.bed()).id;
+});
+afterAll(() => harness.close());
+
+const person = (name: string, over: object = {}) =>
+  garden.person(name, { email: `${name}@example.org`, ...over });
+const when = { on: '2026-05-20', from: '15:00', to: '16:30' };
+const wednesdays = { weekly: [{ weekday: 3, from: '14:00', to: '18:00' }], exceptions: [] };
+
+it('names what is tender and out with its cloth, and who is near and free, and writes to them in one go', async () => {
+  const watch = () => garden.ok('frostWatch', { query: when });
+  // Peas do not mind; nothing tender is out yet.
+  await garden.planting(bedId);
+  expect((await watch()).covers).toEqual([]);
+  const planting = await garden.planting(bedId, {
+    cropId: 'tomato',
+    varietyId: plainCatalogue.crop('tomato')!.varieties[0]!.id,
+    method: 'startIndoors',
+  });
+  await garden.entry({ kind: 'settingOut', plantingId: planting.id, on: '2026-05-19' } as never);
+  const [near, far, away] = [
+    await person('near', { minutesAway: 5, availability: wednesdays }),
+    await person('far', { minutesAway: 50, availability: wednesdays }),
+    await person('away', { minutesAway: 2, availability: { weekly: [], exceptions: [] } }),
+  ];
+  const frost = await watch();
+  expect(frost.covers).toEqual([expect.objectContaining({ bedId, cropIds: ['tomato'] })]);
+  expect(frost.nights).toHaveLength(7);
+  const of = (id: string) => frost.people.find(({ personId }) => personId === id)!;
+  expect([of(near).free, of(far).free, of(away).free]).toEqual(['free', 'free', 'away']);
+  expect(frost.people.map(({ personId }) => personId).slice(0, 3)).toEqual([away, near, far]);
+
+  const sessionId = newId();
+  const body = {
+    ...when,
+    sessionId,
+    title: 'Cover',
+    meetAt: 'The shed',
+    list: 'Bed 7: tomatoes, 28 ft × 10 ft',
+    personIds: [near, far],
+  };
+  const called = await garden.ask('frostCall', { body });
+  expect(called.body).toMatchObject({ title: 'Cover', on: when.on, leadId: garden.coordinatorId });
+  // Sent twice over a poor connection, it is one call.
+  await garden.ok('frostCall', { body });
+  const letters = (await garden.ok('messages')).filter(({ kind }) => kind === 'frostCall');
+  expect(letters.map(({ personId }) => personId).sort()).toEqual([near, far].sort());
+  expect(letters[0]!.body).toContain('Bed 7: tomatoes, 28 ft × 10 ft');
+  await garden.ok('undo', { params: { id: called.change! } });
+  expect((await garden.ok('sessions')).some(({ id }) => id === sessionId)).toBe(false);
+  expect(await garden.ok('messages')).toEqual([]);
+});
+
+it('refuses a day that is past, and people who are not here', async () => {
+  const body = { ...when, sessionId: newId(), title: 'Cover', meetAt: '', list: '', personIds: [newId()] };
+  const refused = async (over: object) =>
+    (await garden.ask('frostCall', { body: { ...body, ...over } })).problem.errors!.map(
+      ({ field, code }) => `${field} ${code}`,
+    );
+  expect(await refused({})).toEqual(['personIds unknownPerson']);
+  expect(await refused({ on: '2026-05-19' })).toEqual(['on inThePast']);
+  expect(await refused({ personIds: [] })).toEqual([expect.stringContaining('personIds')]);
+});

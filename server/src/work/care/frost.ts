@@ -1,0 +1,89 @@
+import { isFree } from '@unity-acre/core/crew';
+import { seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import { coversFor, standsTender } from '@unity-acre/core/work';
+import { In } from 'typeorm';
+import { people } from '../../crew/entity.ts';
+import { Letters } from '../../crew/index.ts';
+import { beds } from '../../ground/entity.ts';
+import { breathe } from '../../heavy/breathe.ts';
+import type { Handlers } from '../../http/handle.ts';
+import { byName } from '../../http/order.ts';
+import { invalid } from '../../http/refusal.ts';
+import { climateOf, todayIn } from '../../place/index.ts';
+import { reckonYear } from '../../season/index.ts';
+import { asCalled, type SessionEntity, sessions } from '../entity.ts';
+import { sessionViews } from '../sessions/sessionViews.ts';
+
+export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
+  frostWatch: async ({ store, member: { garden }, query }) => {
+    const { manager } = store;
+    const today = todayIn(garden, store.clock);
+    const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
+    const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
+    const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today));
+    await breathe();
+    const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
+    const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
+    const grown = crew.filter(
+      ({ role, kind, waitingSince, retiredOn }) =>
+        role !== 'receiver' && kind === 'adult' && waitingSince === null && retiredOn === null,
+    );
+    await breathe();
+    return {
+      nights: forecast.map(({ on, low, give }) => ({ on, low, give })),
+      covers: coversFor(
+        standing.map(({ row }) => row),
+        ground,
+      ),
+      people: grown
+        .map(({ id, name, minutesAway, availability }) => ({
+          personId: id,
+          name,
+          minutesAway,
+          free:
+            availability.weekly === null && availability.exceptions.length === 0
+              ? ('unsaid' as const)
+              : isFree(availability, query.on, query)
+                ? ('free' as const)
+                : ('away' as const),
+        }))
+        .sort(
+          (a, b) =>
+            (a.minutesAway ?? Number.POSITIVE_INFINITY) - (b.minutesAway ?? Number.POSITIVE_INFINITY) ||
+            byName(a.name, b.name),
+        ),
+    };
+  },
+
+  frostCall: ({ store, member, body, change }) =>
+    change('session.saved', body.title, async (writing) => {
+      const { manager } = writing;
+      const { garden, person } = member;
+      const { sessionId, list, personIds, ...called } = body;
+      if (called.on < todayIn(garden, store.clock)) throw invalid('on', 'inThePast');
+      const asked = [...new Set(personIds)];
+      const known = await manager.countBy(people, { gardenId: garden.id, id: In(asked) });
+      if (known !== asked.length) throw invalid('personIds', 'unknownPerson');
+      const isNew = !(await manager.existsBy(sessions, { id: sessionId }));
+      const session = await writing.put<SessionEntity>(
+        sessions,
+        sessionId,
+        {
+          ...asCalled,
+          ...called,
+          leadId: person.id,
+          capacity: Math.max(15, asked.length),
+          children: false,
+          taskIds: [],
+          note: list,
+        },
+        undefined,
+      );
+      // Sent again, the call changes nothing and writes to nobody twice.
+      if (isNew) {
+        const letters = await Letters.of(writing, garden, store.clock);
+        for (const personId of asked) await letters.write('frostCall', personId, { session, list });
+      }
+      return (await sessionViews(manager, [session], person))[0]!;
+    }),
+};

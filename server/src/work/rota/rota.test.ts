@@ -1,0 +1,186 @@
+import { seeded } from '@unity-acre/core/place';
+import { broken, inOrderOf, type Mip, type Solver, worthOf } from '@unity-acre/core/solving';
+import {
+  choicesOf,
+  firstRota,
+  goalNames,
+  idleRota,
+  makeRota,
+  type RotaProblem,
+  rotaModel,
+  valuesOf,
+  whoComes,
+} from '@unity-acre/core/work';
+import {
+  bestOfAll,
+  brokenRules,
+  isThere,
+  randomGarden,
+  somePerson,
+  someTask,
+  worthsOf,
+} from '@unity-acre/core/work/rota/testing';
+import { describe, expect, it } from 'vitest';
+import { type Model, solve as yalps } from 'yalps';
+import { solve } from '../../solving/highs.ts';
+
+const highs: Solver = (mip, first, step) => solve(mip, { first, gap: 0, seconds: 60, step });
+
+/** A model given to yalps, by name of row and column. */
+const byYalps: Solver = async (mip, first) => {
+  const { status, result, variables } = yalps(modelFor(mip), {
+    timeout: 60_000,
+    maxIterations: 10_000_000,
+    tolerance: 0,
+  });
+  expect(status).toBe('optimal');
+  const values = new Float64Array(first.length);
+  for (const [name, value] of variables) values[Number(name)] = value;
+  return { values, bound: result, proved: true };
+};
+
+function modelFor(mip: Mip): Model {
+  const variables: Record<string, Record<string, number>> = {};
+  const constraints: Record<string, { min?: number; max?: number }> = {};
+  for (const [c, { worth, upper }] of mip.columns.entries()) {
+    variables[c] = { worth };
+    if (Number.isFinite(upper)) {
+      variables[c][`upper ${c}`] = 1;
+      constraints[`upper ${c}`] = { max: upper };
+    }
+  }
+  for (const [r, { terms, least, most }] of mip.rows.entries()) {
+    constraints[r] = {
+      ...(Number.isFinite(least) ? { min: least } : {}),
+      ...(Number.isFinite(most) ? { max: most } : {}),
+    };
+    for (const [c, times] of terms) variables[c]![r] = times;
+  }
+  const integers = mip.columns.flatMap(({ whole }, c) => (whole ? [String(c)] : []));
+  return { direction: 'maximize', objective: 'worth', constraints, variables, integers };
+}
+
+const tiny = (seed: number): RotaProblem => {
+  const problem = randomGarden(seeded(seed), { people: 3, sessions: 2, tasks: 3, weeks: 1 });
+  // A week is too short for most windows: all of it is open, so that there is something to choose.
+  const tasks = problem.tasks.map((task) => ({ ...task, earliest: '2026-05-04', latest: '2026-05-10' }));
+  return { ...problem, tasks };
+};
+
+describe('the best rota', () => {
+  it('is what trying every rota finds, goal by goal', async () => {
+    for (let seed = 1; seed <= 8; seed++) {
+      const problem = tiny(seed);
+      const made = await makeRota(problem, highs);
+      expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
+      expect(worthsOf(problem, made), `garden ${seed}`).toEqual(bestOfAll(problem));
+      expect(made.goals.every(({ proved }) => proved)).toBe(true);
+    }
+  });
+
+  it('is worth what yalps finds in a middling garden', async () => {
+    for (const seed of [3, 8, 11]) {
+      const problem = randomGarden(seeded(seed), { people: 6, sessions: 5, tasks: 8, weeks: 2 });
+      const made = await makeRota(problem, highs);
+      const model = rotaModel(problem);
+      const theirs = await inOrderOf(model.mip, model.goals, idleRota(model), byYalps);
+      expect(made.goals.map(({ name }) => name)).toEqual([...goalNames]);
+      expect(made.goals.map(({ worth }) => worth)).toEqual(theirs.reached.map(({ worth }) => worth));
+    }
+  });
+
+  it('keeps every rule in gardens of an ordinary size, and books nobody who is away', async () => {
+    for (const seed of [21, 22]) {
+      const problem = randomGarden(seeded(seed), { people: 25, sessions: 16, tasks: 60, weeks: 3 });
+      const made = await makeRota(problem, highs);
+      expect(made.settled).toBe('days');
+      expect(brokenRules(problem, made)).toEqual([]);
+      for (const { personId, sessionId } of made.seats) {
+        const person = problem.people.find(({ id }) => id === personId)!;
+        expect(isThere(person, problem.sessions.find(({ id }) => id === sessionId)!)).toBe(true);
+      }
+    }
+  });
+
+  it('is never worse for one more person who owes nothing', async () => {
+    for (let seed = 1; seed <= 12; seed++) {
+      const problem = tiny(seed);
+      const more = { ...problem, people: [...problem.people, somePerson('one more', { skills: ['fork'] })] };
+      const before = (await makeRota(problem, highs)).goals.map(({ worth }) => worth);
+      const after = (await makeRota(more, highs)).goals.map(({ worth }) => worth);
+      const i = after.findIndex((worth, n) => worth !== before[n]);
+      if (i >= 0) expect(after[i], `garden ${seed}, ${goalNames[i]}`).toBeGreaterThan(before[i]!);
+    }
+  });
+
+  it('never gives a child what is forbidden to children', async () => {
+    const problem = tiny(2);
+    const forbidden = problem.tasks.map((task) => ({ ...task, adultsOnly: true, skill: null }));
+    const children = somePerson('class', { adults: 1, children: 5, pace: 3 });
+    const made = await makeRota({ ...problem, tasks: forbidden, people: [children] }, highs);
+    expect(made.placed).toEqual([]);
+  });
+
+  it('keeps what was promised before more work, when it is repaired', async () => {
+    for (let seed = 1; seed <= 8; seed++) {
+      const problem = tiny(seed);
+      const made = await makeRota(problem, highs);
+      const [gone, ...left] = problem.sessions;
+      const after: RotaProblem = {
+        ...problem,
+        sessions: left,
+        promised: made.seats.filter(({ sessionId }) => sessionId !== gone!.id),
+        standing: made.placed.filter(({ sessionId }) => sessionId !== gone!.id),
+        tasks: [...problem.tasks, someTask('more', { strains: ['kneeling'] })],
+      };
+      const repaired = await makeRota(after, highs, { repairing: true });
+      expect(brokenRules(after, repaired)).toEqual([]);
+      expect(repaired.goals[1]!.name).toBe('kept');
+      expect(repaired.goals[1]!.worth).toBe(after.promised.length);
+    }
+  });
+});
+
+describe('who comes, where the days of the work are given', () => {
+  it('is as good as in the whole model with those days, where the work is divided as a flow', async () => {
+    for (const seed of [4, 9, 14, 23]) {
+      const problem = randomGarden(seeded(seed), { people: 12, sessions: 8, tasks: 20, weeks: 2 });
+      const choices = choicesOf(problem);
+      const rota = firstRota(choices);
+      const made = await whoComes(problem, choices.seats, rota, [], highs);
+      expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
+      expect(made.placed).toEqual(rota.placed);
+
+      const days = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
+      const locked = {
+        ...problem,
+        taskLocks: problem.tasks.map(({ id }) => ({ taskId: id, sessionId: days.get(id) ?? null })),
+      };
+      const whole = rotaModel(locked);
+      for (const { column } of whole.places) whole.mip.row(`stays ${column}`, [[column, 1]], 1, 1);
+      const goals = whole.goals.filter(({ name }) => made.goals.some((goal) => goal.name === name));
+      const theirs = await inOrderOf(whole.mip, goals, valuesOf(whole, rota), highs);
+      expect(made.goals, `garden ${seed}`).toEqual(theirs.reached);
+    }
+  });
+
+  it('adds what a choice misses, and begins with trades that break no rule', async () => {
+    const problem = randomGarden(seeded(21), { people: 25, sessions: 16, tasks: 60, weeks: 3 });
+    const choices = choicesOf(problem);
+    const rota = firstRota(choices);
+    const begun: number[] = [];
+    const made = await whoComes(problem, choices.seats, rota, [], async (mip, first) => {
+      expect(broken(mip, first)).toEqual([]);
+      begun.push(worthOf(mip, first));
+      // A solver that sends everybody home but those who are fixed: nobody does the work.
+      const lazy = begun.length === 1 ? new Float64Array(first.length) : first;
+      if (begun.length === 2) expect(mip.rows.some(({ name }) => name.startsWith('missed'))).toBe(true);
+      return { values: lazy, bound: Number.POSITIVE_INFINITY, proved: false };
+    });
+    expect(brokenRules(problem, made)).toEqual([]);
+    const turns = (seats: typeof rota.seats) =>
+      problem.people.map(({ id }) => seats.filter(({ personId }) => personId === id).length);
+    expect(turns(made.seats)).toEqual(turns(rota.seats));
+    expect(worthsOf(problem, made)[5]).toBeGreaterThan(worthsOf(problem, rota)[5]!);
+  });
+});

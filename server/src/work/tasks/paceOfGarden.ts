@@ -1,0 +1,14 @@
+import { type OwnPace, ownPace, taskParts, turnParts } from '@unity-acre/core/work';
+import { type EntityManager, IsNull, Not } from 'typeorm';
+import { workDone } from '../entity.ts';
+
+/** What the garden's own logs say of its pace. */
+export async function paceOfGarden(manager: EntityManager, gardenId: string): Promise<OwnPace> {
+  const rows = await manager.findBy(workDone, { gardenId, state: 'done', minutes: Not(IsNull()) });
+  return ownPace(
+    rows.flatMap(({ taskId, minutes, ...row }) => {
+      const kind = (taskParts(taskId) ?? turnParts(taskId))?.kind;
+      return kind && minutes ? [{ ...row, kind, minutes }] : [];
+    }),
+  );
+}

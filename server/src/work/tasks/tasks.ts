@@ -1,0 +1,135 @@
+import type { TaskView } from '@unity-acre/contract/work';
+import { addDays, type Day } from '@unity-acre/core/calendar';
+import { dayInSeason } from '@unity-acre/core/place';
+import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
+import type { EntityManager } from 'typeorm';
+import type { Database } from '../../database/store.ts';
+import { breathe } from '../../heavy/breathe.ts';
+import type { Handlers } from '../../http/handle.ts';
+import { inOrder } from '../../http/order.ts';
+import { Refusal } from '../../http/refusal.ts';
+import { standing } from '../../http/standing.ts';
+import type { GardenEntity } from '../../place/entity.ts';
+import { todayIn } from '../../place/index.ts';
+import { plantings } from '../../season/entity.ts';
+import { overdueAfter, type Reckoned, reckon, reckonYear, SEASON_ROOMS } from '../../season/index.ts';
+import { roundTasks } from '../care/rounds.ts';
+import { sessions, type TaskMarkEntity, taskMarks } from '../entity.ts';
+import { paceOfGarden } from './paceOfGarden.ts';
+
+/** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
+type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
+
+function plantingTasks({ row, steps, amounts, season }: Reckoned): Undecided[] {
+  return tasksFor(row.id, row.method, steps, amounts, season).map((task) => ({
+    ...task,
+    roundId: null,
+    cropId: row.cropId,
+    varietyId: row.varietyId,
+    bedIds: [row.bedId],
+    area: 0,
+    note: '',
+  }));
+}
+
+/** The tasks of reckoned plantings and of rounds, with the ticks made by hand and the sessions that have taken them up. */
+export async function taskViews(
+  manager: EntityManager,
+  garden: GardenEntity,
+  reckoned: readonly Reckoned[],
+  turns: readonly Undecided[],
+  today: Day,
+): Promise<TaskView[]> {
+  const marks = new Map(
+    (await manager.findBy(taskMarks, { gardenId: garden.id })).map((mark) => [mark.id, mark]),
+  );
+  const inSession = new Map(
+    (await manager.find(sessions, { where: { gardenId: garden.id }, order: { on: 'ASC' } })).flatMap(
+      (session) => session.taskIds.map((id) => [id, session.id] as const),
+    ),
+  );
+  const pace = await paceOfGarden(manager, garden.id);
+  const viewOf = (task: Undecided, suspectAfter: Day | null): TaskView => {
+    const doneOn = marks.get(task.id)?.doneOn ?? null;
+    return {
+      ...task,
+      minutes: Math.max(1, Math.round(task.minutes * pace.factor(task.kind, 'practised'))),
+      state: taskState(task, task.doneByLog || doneOn !== null, today, suspectAfter),
+      doneOn,
+      sessionId: inSession.get(task.id) ?? null,
+    };
+  };
+  // A turn that was missed is past when the next one has begun.
+  const begun = new Map(turns.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
+  const isPast = ({ id, roundId, state, sessionId }: TaskView) =>
+    state === 'late' && sessionId === null && begun.get(roundId) !== id;
+  const views = turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
+  for (const one of reckoned) {
+    const suspectAfter = overdueAfter(one);
+    for (const task of plantingTasks(one)) views.push(viewOf(task, suspectAfter));
+    await breathe();
+  }
+  return views.sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id));
+}
+
+/** The turns of rounds in a season. */
+const turnsOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
+  roundTasks(
+    manager,
+    garden.id,
+    dayInSeason(garden.latitude, year, 0),
+    addDays(dayInSeason(garden.latitude, year + 1, 0), -1),
+  );
+
+const unmarked = (mark: TaskMarkEntity | null, doneOn: Day | null): boolean =>
+  (mark?.doneOn ?? null) === doneOn;
+
+/** A task by its id, with its marks. @throws Refusal `notFound` */
+export async function oneTask(
+  { manager, clock }: Database,
+  garden: GardenEntity,
+  id: string,
+): Promise<TaskView> {
+  const today = todayIn(garden, clock);
+  const parts = taskParts(id);
+  const row = parts && (await manager.findOneBy(plantings, { id: parts.plantingId, gardenId: garden.id }));
+  const turn = turnParts(id);
+  const views = await taskViews(
+    manager,
+    garden,
+    row ? await reckon(manager, garden, [row], parts.season ?? undefined) : [],
+    turn ? await roundTasks(manager, garden.id, turn.on, turn.on) : [],
+    today,
+  );
+  const task = views.find((view) => view.id === id);
+  if (!task) throw new Refusal('notFound');
+  return task;
+}
+
+export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
+  tasks: standing('tasks', {
+    rooms: [...SEASON_ROOMS, 'work'],
+    gather: async ({ store, member: { garden }, query }) =>
+      taskViews(
+        store.manager,
+        garden,
+        await reckonYear(store.manager, garden, query.year),
+        await turnsOfYear(store.manager, garden, query.year),
+        todayIn(garden, store.clock),
+      ),
+    finish: (tasks) => tasks,
+  }),
+
+  markTask: async ({ store, member: { garden }, params, body, change }) => {
+    const task = await oneTask(store, garden, params.id);
+    return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
+      const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
+      if (!unmarked(mark, body.doneOn)) {
+        const { plantingId, roundId } = task;
+        const values = { plantingId, roundId, doneOn: body.doneOn };
+        await writing.put(taskMarks, task.id, values, mark?.version);
+      }
+      return oneTask(store, garden, task.id);
+    });
+  },
+};
