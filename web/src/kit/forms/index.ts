@@ -1,0 +1,10 @@
+export { useBodyForm } from './bodyForm.ts';
+export { dropDrafts } from './drafts.ts';
+export { Field } from './Field.tsx';
+export { FileField } from './FileField.tsx';
+export { Form } from './Form.tsx';
+export { FormFaults } from './FormFaults.tsx';
+export { RefusedNote } from './RefusedNote.tsx';
+export { Reading } from './reading.ts';
+export { firstFault, hasFields, refusalWords, useRemedy } from './refusalWords.ts';
+export { dropUnsaved, useUnsaved } from './unsaved.ts';
