@@ -1,0 +1,14 @@
+export { useAlmanac } from './almanac.ts';
+export { sidesOf, sizeWords, tenureIn } from './bedShape.ts';
+export { degreesIn, degreesShown, useReadDegrees } from './degrees.ts';
+export { HereProvider, presentPeople, useCoordinates, useHere, useLeads } from './here.ts';
+export { listOf, seasonListOf, useList, useSeasonList } from './lists.ts';
+export { useLive } from './live.ts';
+export { lookAround, useBecome, useGarden, useKnowMe, useMe } from './me.ts';
+export { useMeasure } from './measure.ts';
+export { askAgain, listKey, queries } from './queries.ts';
+export { type Read, useRead } from './read.ts';
+export { BedSelect, PersonSelect, YearSelect } from './selects/index.ts';
+export { useWatched } from './watch.ts';
+export { useWrite } from './write.ts';
+export { bothSeasonsOf, datesAlone, monthsBetween, seasonYearOf, useBothSeasons } from './year.ts';

@@ -1,0 +1,65 @@
+import {
+  type Shown,
+  showArea,
+  showDepth,
+  showLength,
+  showRain,
+  showSpacing,
+  showTemperature,
+  showVolume,
+  showWeight,
+  type UnitSystem,
+} from '@unity-acre/core/units';
+import { numberIn } from '../kit/numbersIn.ts';
+import { usePreferences } from '../preferences.ts';
+import { useHere } from './here.ts';
+
+/** Numbers with their units, in the reader's language and the garden's units. */
+export interface Measure {
+  system: UnitSystem;
+  number(value: number, decimals?: number): string;
+  length(metres: number): string;
+  spacing(metres: number): string;
+  /** how deep seed goes */
+  depth(metres: number): string;
+  area(squareMetres: number): string;
+  volume(cubicMetres: number, of: 'solid' | 'water'): string;
+  weight(grams: number): string;
+  temperature(celsius: number): string;
+  /** rain or water on the ground */
+  rain(millimetres: number): string;
+  /** a length as a form shows it, so that it reads back as the same length */
+  lengthInput(metres: number): string;
+}
+
+function measureIn(language: string, system: UnitSystem): Measure {
+  const number = (value: number, decimals = 1) => numberIn(language, value, { decimals });
+  const shown = ({ value, unit, decimals }: Shown<string>) => `${number(value, decimals)} ${unit}`;
+  return {
+    system,
+    number,
+    length: (metres) => shown(showLength(metres, system)),
+    spacing: (metres) => shown(showSpacing(metres, system)),
+    depth: (metres) => showDepth(metres, system),
+    area: (squareMetres) => shown(showArea(squareMetres, system)),
+    volume: (cubicMetres, of) => shown(showVolume(cubicMetres, of, system)),
+    weight: (grams) => shown(showWeight(grams, system)),
+    temperature: (celsius) => shown(showTemperature(celsius, system)),
+    rain: (millimetres) => shown(showRain(millimetres, system)),
+    lengthInput: (metres) => {
+      const { value, unit } = showLength(metres, system);
+      return `${numberIn(language, value, { decimals: 4, grouped: false })} ${unit}`;
+    },
+  };
+}
+
+const made = new Map<string, Measure>();
+
+export function useMeasure(): Measure {
+  const language = usePreferences((preferences) => preferences.language);
+  const { units } = useHere().garden;
+  const key = `${language} ${units}`;
+  const measure = made.get(key) ?? measureIn(language, units);
+  made.set(key, measure);
+  return measure;
+}

@@ -1,0 +1,2 @@
+export { SeasonPaths } from './SeasonPaths.tsx';
+export { SessionPaths } from './SessionPaths.tsx';

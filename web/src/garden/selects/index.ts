@@ -1,0 +1,3 @@
+export { BedSelect } from './BedSelect.tsx';
+export { PersonSelect } from './PersonSelect.tsx';
+export { YearSelect } from './YearSelect.tsx';

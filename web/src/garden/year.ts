@@ -1,0 +1,62 @@
+import type { UseQueryResult } from '@tanstack/react-query';
+import type { AnswerOf } from '@unity-acre/contract';
+import type { Garden } from '@unity-acre/contract/place';
+import { addDays, type Day } from '@unity-acre/core/calendar';
+import { seasonYearOf as seasonYearAt } from '@unity-acre/core/place';
+import { useMemo } from 'react';
+import { useHere } from './here.ts';
+import { seasonListOf } from './lists.ts';
+import { type Read, useRead } from './read.ts';
+
+/** First days of the months between two days. */
+export function monthsBetween(from: Day, to: Day): Day[] {
+  const months: Day[] = [];
+  let month = `${from.slice(0, 7)}-01`;
+  while (month <= to) {
+    if (month >= from) months.push(month);
+    month = `${addDays(month, 31).slice(0, 7)}-01`;
+  }
+  return months;
+}
+
+/** The season year a day's frosts are reckoned with. */
+export const seasonYearOf = (garden: Pick<Garden, 'latitude'>, day: Day): number =>
+  seasonYearAt(garden.latitude, day);
+
+/** What overwinters or stands for years is in both seasons: the first of the two is meant. */
+const onceEach = <Row extends { id: string }>(rows: Row[]): Row[] =>
+  [...new Map(rows.toReversed().map((row) => [row.id, row])).values()].toReversed();
+
+/** For plantings whose dates are shown without why they stand where they do: a third of the bytes. */
+export const datesAlone = { reasons: 'no' } as const;
+
+type ByYear = 'plantings' | 'tasks';
+
+/** The lists of the season that is and of the one after it. */
+export function bothSeasonsOf<Name extends ByYear>(
+  garden: Pick<Garden, 'id' | 'latitude' | 'today'>,
+  name: Name,
+  query: object = {},
+): [now: Read<AnswerOf<Name>>, next: Read<AnswerOf<Name>>] {
+  const year = seasonYearOf(garden, garden.today);
+  return [seasonListOf(garden.id, name, year, query), seasonListOf(garden.id, name, year + 1, query)];
+}
+
+/**
+ * A list of the season that is and the one after it: in November people plan and call sessions for the spring. Nothing
+ * is given before both are there.
+ */
+export function useBothSeasons<Name extends ByYear>(
+  name: Name,
+  query: object = {},
+): UseQueryResult<AnswerOf<Name>> {
+  const [ofNow, ofNext] = bothSeasonsOf(useHere().garden, name, query);
+  const now = useRead(ofNow);
+  const next = useRead(ofNext);
+  const data = useMemo(
+    () => now.data && next.data && onceEach([...now.data, ...next.data]),
+    [now.data, next.data],
+  );
+  const isPending = now.isPending || next.isPending;
+  return { ...(now.isError ? now : next), isPending, data } as UseQueryResult<AnswerOf<Name>>;
+}
