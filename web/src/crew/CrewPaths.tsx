@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
-import { useCoordinates } from '../kit/garden.ts';
-import { Paths } from '../kit/Paths.tsx';
+import { useCoordinates } from '../garden/index.ts';
+import { Paths } from '../kit/screens/index.ts';
 
 /** The people, and who gets which plot. */
 export function CrewPaths() {

@@ -1,25 +1,43 @@
-import { type Crop, type Method, varietyOf } from '@unity-acre/core/crops';
-import { useTranslation } from 'react-i18next';
-import { usePreferences } from '../kit/preferences.ts';
+import { type Catalogue, type Crop, type Method, varietyOf } from '@unity-acre/core/crops';
+import i18next from 'i18next';
+import { usePreferences } from '../preferences.ts';
+import type { Language } from '../words/index.ts';
 import { useCatalogue } from './catalogue.ts';
 
 /** Names of crops and varieties in the reader's language. */
-export function useCropNames() {
-  const language = usePreferences((preferences) => preferences.language);
-  const catalogue = useCatalogue();
-  const { t } = useTranslation('season');
+export interface CropNames {
+  crop(id: string): string;
+  variety(cropId: string, id: string): string;
+  /** how a crop is put into the ground: what is planted has its own word */
+  method(cropId: string, method: Method): string;
+  sorted(crops: readonly Crop[]): Crop[];
+}
+
+function namesIn(language: Language, catalogue: Catalogue): CropNames {
   return {
-    crop: (id: string): string => catalogue.crop(id)?.name[language] ?? id,
-    variety: (cropId: string, id: string): string => {
+    crop: (id) => catalogue.crop(id)?.name[language] ?? id,
+    variety: (cropId, id) => {
       const crop = catalogue.crop(cropId);
       return (crop && varietyOf(crop, id)?.name[language]) ?? id;
     },
-    /** how a crop is put into the ground: what is planted has its own word */
-    method: (cropId: string, method: Method): string => {
+    method: (cropId, method) => {
       const planted = method === 'setPlants' ? catalogue.crop(cropId)?.propagule : undefined;
-      return planted ? t(`plant.${planted}`) : t(`method.${method}`);
+      // In the language whose words are there: one that was just chosen may still be on its way.
+      return planted ? i18next.t(`season:plant.${planted}`) : i18next.t(`season:method.${method}`);
     },
-    sorted: (crops: readonly Crop[]): Crop[] =>
-      [...crops].sort((a, b) => a.name[language].localeCompare(b.name[language], language)),
+    sorted: (crops) => [...crops].sort((a, b) => a.name[language].localeCompare(b.name[language], language)),
   };
+}
+
+/** Made once for each catalogue and language: every row of a list asks. */
+const made = new WeakMap<Catalogue, Map<Language, CropNames>>();
+
+export function useCropNames(): CropNames {
+  const language = usePreferences((preferences) => preferences.language);
+  const catalogue = useCatalogue();
+  const ofCatalogue = made.get(catalogue) ?? new Map<Language, CropNames>();
+  made.set(catalogue, ofCatalogue);
+  const names = ofCatalogue.get(language) ?? namesIn(language, catalogue);
+  ofCatalogue.set(language, names);
+  return names;
 }

@@ -1,9 +1,7 @@
-import { scaleLinear } from 'd3-scale';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
-import { useSeasonList } from '../kit/garden.ts';
-import { useMeasure } from '../kit/measure.ts';
-import { Bare, Loaded } from '../kit/states.tsx';
+import { useMeasure, useSeasonList } from '../garden/index.ts';
+import { Bare, Loaded } from '../kit/screens/index.ts';
 
 const SHOWN = 8;
 
@@ -50,7 +48,7 @@ interface BarsProps {
 function Bars({ rows, label, name }: BarsProps) {
   const { t } = useTranslation('harvest');
   const { weight } = useMeasure();
-  const x = scaleLinear([0, Math.max(1, ...rows.map((row) => row.grams))], [0, 100]);
+  const most = Math.max(1, ...rows.map((row) => row.grams));
   return (
     <table className="w-full">
       <caption className="text-left text-ink-soft text-sm">{label}</caption>
@@ -62,7 +60,7 @@ function Bars({ rows, label, name }: BarsProps) {
             </th>
             <td>
               <svg viewBox="0 0 100 10" preserveAspectRatio="none" className="block h-3 w-full" aria-hidden>
-                <rect width={x(grams)} height="10" className="fill-leaf-mid" />
+                <rect width={(grams / most) * 100} height="10" className="fill-leaf-mid" />
               </svg>
             </td>
             <td className="w-24 pl-2 text-right">

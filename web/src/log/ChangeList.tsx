@@ -2,19 +2,18 @@ import { useInfiniteQuery } from '@tanstack/react-query';
 import type { Change, ChangeDeed, ChangeThing } from '@unity-acre/contract/log';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
+import { listKey, useHere, useWrite } from '../garden/index.ts';
 import { ask } from '../kit/ask.ts';
-import { Button } from '../kit/Button.tsx';
+import { Button } from '../kit/controls/index.ts';
 import { useDates } from '../kit/dates.ts';
-import { useHere, useWrite } from '../kit/garden.ts';
-import { useNotices } from '../kit/notices.ts';
-import { Bare, Loaded } from '../kit/states.tsx';
+import { Bare, Loaded } from '../kit/screens/index.ts';
 
 /** The audit trail: who changed what and when, each to be taken back where that still can be. */
 export function ChangeList() {
-  const { t } = useTranslation(['log', 'changes', 'kit', 'problem']);
+  const { t } = useTranslation(['log', 'changes', 'kit']);
   const gardenId = useHere().garden.id;
   const pages = useInfiniteQuery({
-    queryKey: ['garden', gardenId, 'changes'],
+    queryKey: listKey(gardenId, 'changes'),
     queryFn: async ({ pageParam }) =>
       (await ask('changes', { params: { gardenId }, query: { limit: 40, after: pageParam } })).data,
     initialPageParam: undefined as string | undefined,
@@ -45,10 +44,9 @@ export function ChangeList() {
 }
 
 function ChangeRow({ change }: { change: Change }) {
-  const { t } = useTranslation(['log', 'changes', 'kit', 'problem']);
+  const { t } = useTranslation(['log', 'changes', 'kit']);
   const dates = useDates();
   const names = useCropNames();
-  const show = useNotices((notices) => notices.show);
   const undo = useWrite('undo', () => t('kit:undone'));
   const [thing, deed] = change.verb.split('.') as [ChangeThing, ChangeDeed];
   return (
@@ -62,12 +60,8 @@ function ChangeRow({ change }: { change: Change }) {
       {change.mayUndo ? (
         <Button
           look="quiet"
-          onClick={() =>
-            undo.mutate(
-              { params: { id: change.id }, body: {} },
-              { onError: () => show({ tone: 'trouble', text: t('problem:problem.cannotUndo.detail') }) },
-            )
-          }
+          disabled={undo.isPending}
+          onClick={() => undo.mutate({ params: { id: change.id }, body: {} })}
         >
           {t('kit:undo')}
         </Button>

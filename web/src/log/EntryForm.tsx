@@ -4,16 +4,15 @@ import type { AmountUnit } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
-import { useCatalogue } from '../crops/catalogue.ts';
+import { CropSelect } from '../crops/CropSelect.tsx';
 import { useCropNames } from '../crops/names.ts';
-import { Button } from '../kit/Button.tsx';
+import { BedSelect, datesAlone, useBothSeasons, useHere, useList, useWrite } from '../garden/index.ts';
+import { Button, DateField, Select } from '../kit/controls/index.ts';
 import { useDates } from '../kit/dates.ts';
-import { Field, useBodyForm } from '../kit/form.tsx';
-import { useHere, useList, useWrite } from '../kit/garden.ts';
-import { usePreferences } from '../kit/preferences.ts';
-import { RefusedNote } from '../kit/RefusedNote.tsx';
-import { useMoveWords } from '../season/Moves.tsx';
-import { datesAlone, useBothSeasons } from '../season/year.ts';
+import { Field, Form, FormFaults, useBodyForm } from '../kit/forms/index.ts';
+import { numberIn } from '../kit/numbersIn.ts';
+import { usePreferences } from '../preferences.ts';
+import { useMoveWords } from '../season/explain/index.ts';
 
 interface Values {
   kind: EntryInput['kind'];
@@ -49,7 +48,6 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const { garden } = useHere();
   const [id] = useState(() => entry?.id ?? newId());
   const names = useCropNames();
-  const catalogue = useCatalogue();
   const language = usePreferences((preferences) => preferences.language);
   const dates = useDates();
   const moveWords = useMoveWords();
@@ -69,16 +67,13 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     cropId: row.cropId ?? '',
     bedId: row.bedId ?? '',
     plantingId: row.plantingId ?? '',
-    amount: row.amount
-      ? new Intl.NumberFormat(language, { maximumFractionDigits: 4, useGrouping: false }).format(
-          row.amount.value,
-        )
-      : '',
+    amount: row.amount ? numberIn(language, row.amount.value, { decimals: 4, grouped: false }) : '',
     unit: row.amount?.unit ?? (garden.units === 'imperial' ? 'lb' : 'kg'),
     destination: row.destination ?? (entryRow(row.kind).isTaken ? 'household' : ''),
     note: row.note,
   });
   const form = useBodyForm<Values, EntryInput>({
+    draft: entry ? `entry ${entry.id}` : null,
     schema: entryInput,
     flat: (path) => path.replace('amount.value', 'amount').replace('amount.unit', 'unit'),
     defaults: valuesOf(start),
@@ -101,7 +96,6 @@ export function EntryForm({ start, entry, onSaved }: Props) {
       onSaved();
     },
   });
-  const { errors } = form.formState;
   const values = form.watch();
   const fitting = (plantings.data ?? []).filter(
     (planting) =>
@@ -113,45 +107,25 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const units = [...weightUnits, ...countUnits, ...(entryRow(values.kind).isTaken ? [] : lengthUnits)];
   const shownUnits = (units as AmountUnit[]).includes(values.unit) ? units : [...units, values.unit];
   return (
-    <form onSubmit={form.submit} noValidate className="flex flex-col gap-3">
+    <Form of={form} className="flex flex-col gap-3">
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4 xl:grid-cols-[repeat(4,minmax(0,1fr))_minmax(0,1.4fr)]">
-        <Field label={t('log:kindLabel')} error={errors.kind?.message}>
+        <Field label={t('log:kindLabel')} name="kind">
           {(props) => (
-            <select {...props} {...form.register('kind')} className="input">
-              {entryKinds.map((kind) => (
-                <option key={kind} value={kind}>
-                  {t(`log:kind.${kind}`)}
-                </option>
-              ))}
-            </select>
+            <Select
+              {...props}
+              {...form.control('kind')}
+              options={entryKinds.map((kind) => ({ value: kind, label: t(`log:kind.${kind}`) }))}
+            />
           )}
         </Field>
-        <Field label={t('log:on')} error={errors.on?.message}>
-          {(props) => <input {...props} {...form.register('on')} type="date" className="input" />}
+        <Field label={t('log:on')} name="on">
+          {(props) => <DateField {...props} {...form.control('on')} />}
         </Field>
-        <Field label={t('log:crop')} error={errors.cropId?.message}>
-          {(props) => (
-            <select {...props} {...form.register('cropId')} className="input">
-              <option value="">–</option>
-              {names.sorted(catalogue.crops).map((crop) => (
-                <option key={crop.id} value={crop.id}>
-                  {names.crop(crop.id)}
-                </option>
-              ))}
-            </select>
-          )}
+        <Field label={t('log:crop')} name="cropId">
+          {(props) => <CropSelect {...props} {...form.control('cropId')} none="–" />}
         </Field>
-        <Field label={t('log:bed')} error={errors.bedId?.message}>
-          {(props) => (
-            <select {...props} {...form.register('bedId')} className="input">
-              <option value="">–</option>
-              {beds.data?.map((bed) => (
-                <option key={bed.id} value={bed.id}>
-                  {bed.name}
-                </option>
-              ))}
-            </select>
-          )}
+        <Field label={t('log:bed')} name="bedId">
+          {(props) => <BedSelect {...props} {...form.control('bedId')} none="–" />}
         </Field>
         <div className="col-span-2 md:col-span-4 xl:col-span-1">
           <Field
@@ -161,22 +135,24 @@ export function EntryForm({ start, entry, onSaved }: Props) {
                 ? t('log:noPlanting')
                 : undefined
             }
-            error={errors.plantingId?.message}
+            name="plantingId"
           >
             {(props) => (
-              <select {...props} {...form.register('plantingId')} className="input">
-                <option value="">–</option>
-                {fitting.map((planting) => (
-                  <option key={planting.id} value={planting.id}>
-                    {names.crop(planting.cropId)}, {bedName(planting.bedId)},{' '}
-                    {dates.bare(planting.steps[0]!.on)}
-                  </option>
-                ))}
-              </select>
+              <Select
+                {...props}
+                {...form.control('plantingId')}
+                options={[
+                  { value: '', label: '–' },
+                  ...fitting.map((planting) => ({
+                    value: planting.id,
+                    label: `${names.crop(planting.cropId)}, ${bedName(planting.bedId)}, ${dates.bare(planting.steps[0]!.on)}`,
+                  })),
+                ]}
+              />
             )}
           </Field>
         </div>
-        <Field label={t('log:amount')} error={errors.amount?.message}>
+        <Field label={t('log:amount')} name="amount">
           {(props) => (
             <input
               {...props}
@@ -187,40 +163,39 @@ export function EntryForm({ start, entry, onSaved }: Props) {
             />
           )}
         </Field>
-        <Field label={t('log:unit')} error={errors.unit?.message}>
+        <Field label={t('log:unit')} name="unit">
           {(props) => (
-            <select {...props} {...form.register('unit')} className="input">
-              {shownUnits.map((unit) => (
-                <option key={unit} value={unit}>
-                  {t(`log:units.${unit}`)}
-                </option>
-              ))}
-            </select>
+            <Select
+              {...props}
+              {...form.control('unit')}
+              options={shownUnits.map((unit) => ({ value: unit, label: t(`log:units.${unit}`) }))}
+            />
           )}
         </Field>
         {entryRow(values.kind).isTaken && (
-          <Field label={t('log:destinationLabel')} error={errors.destination?.message}>
+          <Field label={t('log:destinationLabel')} name="destination">
             {(props) => (
-              <select {...props} {...form.register('destination')} className="input">
-                {destinations.map((destination) => (
-                  <option key={destination} value={destination}>
-                    {t(`log:destination.${destination}`)}
-                  </option>
-                ))}
-              </select>
+              <Select
+                {...props}
+                {...form.control('destination')}
+                options={destinations.map((destination) => ({
+                  value: destination,
+                  label: t(`log:destination.${destination}`),
+                }))}
+              />
             )}
           </Field>
         )}
         <div className="col-span-2">
-          <Field label={t('log:note')} error={errors.note?.message}>
+          <Field label={t('log:note')} name="note">
             {(props) => <input {...props} {...form.register('note')} className="input" autoComplete="off" />}
           </Field>
         </div>
       </div>
-      <RefusedNote refused={form.refused} clash={form.clash} />
+      <FormFaults />
       <Button type="submit" look="act" disabled={form.busy} className="self-start">
         {entry ? t('kit:save') : t('log:save')}
       </Button>
-    </form>
+    </Form>
   );
 }

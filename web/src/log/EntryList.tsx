@@ -1,17 +1,20 @@
 import { useInfiniteQuery } from '@tanstack/react-query';
+import type { Bed } from '@unity-acre/contract/ground';
 import type { Entry } from '@unity-acre/contract/log';
 import type { EntryKind } from '@unity-acre/core/log';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
-import { ask } from '../kit/ask.ts';
-import { Button } from '../kit/Button.tsx';
+import { useCoordinates, useHere, useList, useMeasure, useWrite } from '../garden/index.ts';
+import { Button } from '../kit/controls/index.ts';
 import { useDates } from '../kit/dates.ts';
-import { useCoordinates, useHere, useList, useWrite } from '../kit/garden.ts';
-import { useMeasure } from '../kit/measure.ts';
-import { Sheet } from '../kit/Sheet.tsx';
-import { Bare, Loaded } from '../kit/states.tsx';
-import { EntryForm } from './EntryForm.tsx';
+import { fetchedPart } from '../kit/fetchedPart.tsx';
+import { VirtualList } from '../kit/lists/index.ts';
+import { Bare, Loaded } from '../kit/screens/index.ts';
+import { entryPages } from './entryPages.ts';
+
+/** Fetched when it is first shown: the list does not wait for all that a form is made with. */
+const EntrySheet = fetchedPart(async () => (await import('./EntrySheet.tsx')).EntrySheet);
 
 interface Props {
   bedId?: string;
@@ -21,34 +24,35 @@ interface Props {
 /** Entries, newest first, fetched as one goes on. */
 export function EntryList({ bedId, kind }: Props) {
   const { t } = useTranslation(['log', 'kit']);
-  const gardenId = useHere().garden.id;
   const [corrected, setCorrected] = useState<Entry | null>(null);
-  const pages = useInfiniteQuery({
-    queryKey: ['garden', gardenId, 'entries', { bedId, kind }],
-    queryFn: async ({ pageParam }) =>
-      (await ask('entries', { params: { gardenId }, query: { limit: 40, bedId, kind, after: pageParam } }))
-        .data,
-    initialPageParam: undefined as string | undefined,
-    getNextPageParam: (page) => page.next ?? undefined,
-  });
+  const pages = useInfiniteQuery(
+    entryPages(useHere().garden.id, { ...(bedId && { bedId }), ...(kind && { kind }) }),
+  );
+  const beds = useList('beds');
+  const named = [beds, useList('ownCrops')];
+  const factsOf = useEntryFacts(bedId ? undefined : beds.data);
+  const { personId } = useHere();
+  const coordinates = useCoordinates();
+  const strike = useWrite('removeEntry', () => t('log:struck'));
   return (
-    <Loaded of={pages as never}>
+    <Loaded of={pages as never} also={named}>
       {() => {
         const entries = pages.data!.pages.flatMap((page) => page.entries);
         if (entries.length === 0) return <Bare title={t('log:empty')}>{t('log:emptyHint')}</Bare>;
         return (
           <>
-            <ol>
-              {entries.map((entry, i) => (
+            <VirtualList items={entries} keyOf={({ id }) => id} usualHeight={45}>
+              {(entry, i) => (
                 <EntryRow
-                  key={entry.id}
                   entry={entry}
                   sameDay={entries[i - 1]?.on === entry.on}
-                  withBed={!bedId}
+                  facts={factsOf(entry)}
+                  mayChange={coordinates || entry.personId === personId}
                   onCorrect={() => setCorrected(entry)}
+                  onStrike={() => strike.mutate({ params: { id: entry.id }, ifMatch: entry.version })}
                 />
-              ))}
-            </ol>
+              )}
+            </VirtualList>
             {pages.hasNextPage && (
               <Button
                 className="mt-3"
@@ -59,9 +63,11 @@ export function EntryList({ bedId, kind }: Props) {
               </Button>
             )}
             {corrected && (
-              <Sheet open title={t('log:correct')} onClose={() => setCorrected(null)}>
-                <EntryForm start={corrected as never} entry={corrected} onSaved={() => setCorrected(null)} />
-              </Sheet>
+              <EntrySheet
+                entry={corrected}
+                onClose={() => setCorrected(null)}
+                onUnfetched={() => setCorrected(null)}
+              />
             )}
           </>
         );
@@ -70,32 +76,34 @@ export function EntryList({ bedId, kind }: Props) {
   );
 }
 
+/** What an entry says beyond its kind, in words. @param beds where the bed is to be named too */
+function useEntryFacts(beds: readonly Bed[] | undefined): (entry: Entry) => string[] {
+  const { t } = useTranslation('log');
+  const names = useCropNames();
+  const { number } = useMeasure();
+  return ({ amount, cropId, bedId, destination }) =>
+    [
+      amount && `${number(amount.value, 2)} ${t(`units.${amount.unit}`)}`,
+      cropId && names.crop(cropId),
+      beds?.find(({ id }) => id === bedId)?.name,
+      destination && t(`to.${destination}`),
+    ].filter((fact) => typeof fact === 'string');
+}
+
 interface RowProps {
   entry: Entry;
   sameDay: boolean;
-  withBed: boolean;
+  facts: string[];
+  mayChange: boolean;
   onCorrect(): void;
+  onStrike(): void;
 }
 
-function EntryRow({ entry, sameDay, withBed, onCorrect }: RowProps) {
+function EntryRow({ entry, sameDay, facts, mayChange, onCorrect, onStrike }: RowProps) {
   const { t } = useTranslation(['log', 'kit']);
-  const { personId } = useHere();
-  const coordinates = useCoordinates();
   const dates = useDates();
-  const names = useCropNames();
-  const { number } = useMeasure();
-  const beds = useList('beds');
-  const strike = useWrite('removeEntry', () => t('log:struck'));
-  const bed = beds.data?.find((one) => one.id === entry.bedId)?.name;
-  const { amount } = entry;
-  const facts = [
-    amount && `${number(amount.value, 2)} ${t(`log:units.${amount.unit}`)}`,
-    entry.cropId && names.crop(entry.cropId),
-    withBed && bed,
-    entry.destination && t(`log:to.${entry.destination}`),
-  ].filter(Boolean);
   return (
-    <li
+    <div
       className={`grid grid-cols-[6.5rem_minmax(0,1fr)] items-baseline gap-x-4 py-0.5 sm:grid-cols-[6.5rem_minmax(0,1fr)_auto] ${sameDay ? '' : 'border-line border-t'}`}
     >
       <span className="text-ink-soft">{sameDay ? '' : dates.short(entry.on)}</span>
@@ -106,20 +114,17 @@ function EntryRow({ entry, sameDay, withBed, onCorrect }: RowProps) {
         <span className="text-ink-soft text-sm"> {entry.by}</span>
       </span>
       <span className="col-start-2 flex sm:col-start-3">
-        {(coordinates || entry.personId === personId) && (
+        {mayChange && (
           <>
             <Button look="quiet" onClick={onCorrect}>
               {t('kit:change')}
             </Button>
-            <Button
-              look="quiet"
-              onClick={() => strike.mutate({ params: { id: entry.id }, ifMatch: entry.version })}
-            >
+            <Button look="quiet" onClick={onStrike}>
               {t('log:strike')}
             </Button>
           </>
         )}
       </span>
-    </li>
+    </div>
   );
 }

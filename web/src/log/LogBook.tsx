@@ -1,9 +1,11 @@
 import { type EntryKind, entryKinds } from '@unity-acre/core/log';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { seasonYearOf, useHere, useLeads, useSeasonList } from '../garden/index.ts';
 import { HarvestTotals } from '../harvest/HarvestTotals.tsx';
-import { useHere, useLeads } from '../kit/garden.ts';
-import { seasonYearOf } from '../season/year.ts';
+import { Select, Tabs } from '../kit/controls/index.ts';
+import { Field } from '../kit/forms/index.ts';
+import { Screen } from '../kit/screens/index.ts';
 import { ChangeList } from './ChangeList.tsx';
 import { EntryList } from './EntryList.tsx';
 
@@ -15,50 +17,50 @@ export default function LogBook() {
   const leads = useLeads();
   const { garden } = useHere();
   const [view, setView] = useState<View>('entries');
-  const [kind, setKind] = useState<EntryKind | ''>('');
-  const tab =
-    'min-h-target border-transparent border-b-4 px-3 aria-pressed:border-blossom aria-pressed:font-semibold';
+  const year = seasonYearOf(garden, garden.today);
+  const totals = useSeasonList('harvestTotals', year);
   return (
-    <div className="flex flex-col gap-6">
-      <h1>{t('title')}</h1>
-      <HarvestTotals year={seasonYearOf(garden, garden.today)} />
-      <section className="furrow">
-        <div className="flex flex-wrap items-center justify-between gap-3">
-          <div className="flex">
-            {(['entries', 'changes'] as const)
-              .filter((name) => name === 'entries' || leads)
-              .map((name) => (
-                <button
-                  key={name}
-                  type="button"
-                  aria-pressed={view === name}
-                  onClick={() => setView(name)}
-                  className={tab}
-                >
-                  {t(`view.${name}`)}
-                </button>
-              ))}
-          </div>
-          {view === 'entries' && (
-            <label className="flex items-center gap-2">
-              <span className="text-sm">{t('show')}</span>
-              <select
-                className="input w-44"
-                value={kind}
-                onChange={(event) => setKind(event.target.value as EntryKind | '')}
-              >
-                <option value="">{t('everything')}</option>
-                {entryKinds.map((one) => (
-                  <option key={one} value={one}>
-                    {t(`kind.${one}`)}
-                  </option>
-                ))}
-              </select>
-            </label>
-          )}
-        </div>
-        {view === 'changes' ? <ChangeList /> : <EntryList {...(kind ? { kind } : {})} />}
+    <Screen title={t('title')}>
+      <HarvestTotals year={year} />
+      {/* Fetched at once, and shown in its place: what stands above would push it down. */}
+      <section className="furrow" hidden={totals.isPending}>
+        <Tabs
+          label={t('title')}
+          value={view}
+          onChange={(next) => setView(next as View)}
+          parts={[
+            { value: 'entries', label: t('view.entries'), content: <Entries /> },
+            ...(leads
+              ? [{ value: 'changes' as const, label: t('view.changes'), content: <ChangeList /> }]
+              : []),
+          ]}
+        />
       </section>
+    </Screen>
+  );
+}
+
+/** What happened, all of it or of one kind. */
+function Entries() {
+  const { t } = useTranslation('log');
+  const [kind, setKind] = useState<EntryKind | ''>('');
+  return (
+    <div className="flex flex-col gap-3">
+      <Field layout="beside" label={t('show')}>
+        {(props) => (
+          <Select
+            {...props}
+            className="w-44"
+            value={kind}
+            onChange={(value) => setKind(value as EntryKind | '')}
+            options={[
+              { value: '', label: t('everything') },
+              ...entryKinds.map((one) => ({ value: one, label: t(`kind.${one}`) })),
+            ]}
+          />
+        )}
+      </Field>
+      <EntryList {...(kind ? { kind } : {})} />
     </div>
   );
 }

@@ -1,27 +1,29 @@
 import { type LineReading, readLine } from '@unity-acre/core/log';
 import { NotebookPen } from 'lucide-react';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
-import { Button } from '../kit/Button.tsx';
-import { Waiting } from '../kit/states.tsx';
+import { Button } from '../kit/controls/index.ts';
+import { fetchedPart } from '../kit/fetchedPart.tsx';
+import { Waiting } from '../kit/screens/index.ts';
 import { speakOf } from '../words/index.ts';
 import { useLineContext } from './useLineContext.ts';
 
-const EntryForm = lazy(async () => {
-  const [form] = await Promise.all([import('./EntryForm.tsx'), speakOf('season')]);
-  return { default: form.EntryForm };
-});
+const EntryForm = fetchedPart(
+  async () => {
+    const [form] = await Promise.all([import('./EntryForm.tsx'), speakOf('season')]);
+    return form.EntryForm;
+  },
+  <Waiting />,
+);
 
 /** One text box, reachable from everywhere and by `/`, that takes a line as one would write it on a clipboard. */
 export function LogLine() {
   const { t } = useTranslation('log');
-  const context = useLineContext();
   const [text, setText] = useState('');
   const [open, setOpen] = useState(false);
   const box = useRef<HTMLInputElement>(null);
   const [search, setSearch] = useSearchParams();
-  const reading = useMemo(() => readLine(text, context), [text, context]);
 
   // A code on a label opens the log with its bed written already.
   const begun = search.get('line');
@@ -83,13 +85,23 @@ export function LogLine() {
       </form>
       {open && (
         <div className="max-h-[75dvh] overflow-y-auto border-blossom border-b-4 px-4 pt-1 pb-4 sm:px-8">
-          <Understood text={text} reading={reading} />
-          <Suspense fallback={<Waiting />}>
-            <EntryForm key={formKey(reading)} start={reading} onSaved={close} />
-          </Suspense>
+          <Reading text={text} onSaved={close} onUnfetched={() => setOpen(false)} />
         </div>
       )}
     </div>
+  );
+}
+
+/** What the line says, to be looked at and saved. What it may speak of is fetched when somebody first types. */
+function Reading({ text, onSaved, onUnfetched }: { text: string; onSaved(): void; onUnfetched(): void }) {
+  const context = useLineContext();
+  const reading = useMemo(() => context && readLine(text, context), [text, context]);
+  if (!reading) return <Waiting />;
+  return (
+    <>
+      <Understood text={text} reading={reading} />
+      <EntryForm key={formKey(reading)} start={reading} onSaved={onSaved} onUnfetched={onUnfetched} />
+    </>
   );
 }
 

@@ -1,22 +1,26 @@
 import type { LineContext } from '@unity-acre/core/log';
 import { useMemo } from 'react';
 import { useCatalogue } from '../crops/catalogue.ts';
-import { useHere, useList } from '../kit/garden.ts';
-import { datesAlone, useBothSeasons } from '../season/year.ts';
+import { datesAlone, useBothSeasons, useHere, useList } from '../garden/index.ts';
 
-/** What a line may speak of: this garden's beds, and its plantings that are not over. */
-export function useLineContext(): LineContext {
+/** What a line may speak of: this garden's beds, and its plantings that are not over; null until they are there. */
+export function useLineContext(): LineContext | null {
   const { garden } = useHere();
   const catalogue = useCatalogue();
   const beds = useList('beds');
   const plantings = useBothSeasons('plantings', datesAlone);
+  // Without a connection a line is read by what is known, and kept as it was written.
+  const isSettled = (beds.data || beds.isError) && (plantings.data || plantings.isError);
   return useMemo(
-    () => ({
-      today: garden.today,
-      crops: catalogue.crops,
-      beds: beds.data ?? [],
-      plantings: (plantings.data ?? []).filter((planting) => !planting.steps.at(-1)!.done),
-    }),
-    [garden.today, catalogue, beds.data, plantings.data],
+    () =>
+      isSettled
+        ? {
+            today: garden.today,
+            crops: catalogue.crops,
+            beds: beds.data ?? [],
+            plantings: (plantings.data ?? []).filter((planting) => !planting.steps.at(-1)!.done),
+          }
+        : null,
+    [garden.today, catalogue, beds.data, plantings.data, isSettled],
   );
 }

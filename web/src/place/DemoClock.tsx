@@ -1,7 +1,8 @@
-import { addDays } from '@unity-acre/core/calendar';
+import { addDays, isDay } from '@unity-acre/core/calendar';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { useCoordinates, useHere, useWrite } from '../kit/garden.ts';
+import { useCoordinates, useHere, useWrite } from '../garden/index.ts';
+import { DateField } from '../kit/controls/index.ts';
 
 /** Moves the day of a garden whose clock is set by hand. */
 export function DemoClock() {
@@ -14,10 +15,10 @@ export function DemoClock() {
   const step = 'grid size-9 place-items-center rounded-sm hover:bg-rail-raised';
   return (
     <div>
-      <label htmlFor="demo-clock" className="text-rail-soft text-sm">
-        {t('clock.label')}
-      </label>
       <div className="flex items-center">
+        <label htmlFor="demo-clock" className="mr-auto text-rail-soft text-sm">
+          {t('clock.label')}
+        </label>
         <button
           type="button"
           className={step}
@@ -26,13 +27,6 @@ export function DemoClock() {
         >
           <ChevronLeft aria-hidden size={18} />
         </button>
-        <input
-          id="demo-clock"
-          type="date"
-          value={garden.today}
-          onChange={(event) => event.target.value && goTo(event.target.value)}
-          className="min-h-9 w-32 rounded-sm bg-rail-raised px-1.5 text-sm [color-scheme:dark]"
-        />
         <button
           type="button"
           className={step}
@@ -42,6 +36,13 @@ export function DemoClock() {
           <ChevronRight aria-hidden size={18} />
         </button>
       </div>
+      <DateField
+        id="demo-clock"
+        gives="done"
+        value={garden.today}
+        onChange={(value) => isDay(value) && goTo(value)}
+        className="text-sm"
+      />
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { Paths } from '../kit/Paths.tsx';
+import { Paths } from '../kit/screens/index.ts';
 
 /** What a garden is set up with: where it is, what its weather is like, and how it does things. */
 export function GardenPaths() {

@@ -1,4 +1,5 @@
 import { createBrowserRouter, type RouteObject } from 'react-router';
+import { lookAround } from '../garden/index.ts';
 import { speakOf } from '../words/index.ts';
 import type { LateRoom } from '../words/late.ts';
 import { Entrance } from './Entrance.tsx';
@@ -17,78 +18,96 @@ const screen = (
   },
 });
 
-export const router = createBrowserRouter([
+const routes: RouteObject[] = [
   {
     errorElement: <Lost />,
     children: [
       {
         element: <Entrance />,
         children: [
-          screen('sign-in', () => import('../crew/SignIn.tsx')),
-          screen('set-up', () => import('../place/SetUp.tsx')),
-          screen('join/:token', () => import('../crew/Join.tsx')),
-          screen('forgot', () => import('../crew/Forgot.tsx'), 'account'),
-          screen('password/:token', () => import('../crew/NewPassword.tsx'), 'account'),
+          screen('sign-in', () => import('../crew/access/SignIn.tsx')),
+          screen('set-up', () => import('../place/setup/SetUp.tsx')),
+          screen('join/:token', () => import('../crew/access/Join.tsx')),
+          screen('forgot', () => import('../crew/access/Forgot.tsx'), 'account'),
+          screen('password/:token', () => import('../crew/access/NewPassword.tsx'), 'account'),
         ],
       },
       {
-        lazy: async () => ({ Component: (await import('./Door.tsx')).Door }),
+        lazy: async () => {
+          const { Door, readAhead } = await import('./inside.ts');
+          setTimeout(() => void readAhead(window.location.pathname));
+          return { Component: Door };
+        },
+        loader: lookAround,
+        shouldRevalidate: () => false,
         children: [
-          screen('/', () => import('../work/ThisWeek.tsx')),
-          screen('ground', () => import('../ground/Ground.tsx'), 'ground', 'layout'),
-          screen('ground/layout', () => import('../ground/LayoutPage.tsx'), 'ground', 'layout', 'fields'),
-          screen('ground/sun', () => import('../ground/SunPage.tsx'), 'ground', 'layout'),
+          screen('/', () => import('../work/week/ThisWeek.tsx')),
+          screen('ground', () => import('../ground/plan/Ground.tsx'), 'ground', 'layout'),
+          screen(
+            'ground/layout',
+            () => import('../ground/layout/LayoutPage.tsx'),
+            'ground',
+            'layout',
+            'fields',
+          ),
+          screen('ground/sun', () => import('../ground/sun/SunPage.tsx'), 'ground', 'layout'),
           screen(
             'ground/judgement',
-            () => import('../ground/JudgementPage.tsx'),
+            () => import('../ground/judge/JudgementPage.tsx'),
             'ground',
             'season',
             'layout',
           ),
-          screen('ground/print', () => import('../ground/PrintPage.tsx'), 'ground', 'layout'),
-          screen('ground/:bedId', () => import('../ground/BedPage.tsx'), 'ground', 'season', 'reasons'),
-          screen('ground/:bedId/plan', () => import('../season/Planner.tsx'), 'ground', 'season', 'reasons'),
+          screen('ground/print', () => import('../ground/print/PrintPage.tsx'), 'ground', 'layout'),
+          screen('ground/:bedId', () => import('../ground/bed/BedPage.tsx'), 'ground', 'season', 'reasons'),
+          screen(
+            'ground/:bedId/plan',
+            () => import('../season/planner/Planner.tsx'),
+            'ground',
+            'season',
+            'reasons',
+          ),
           screen(
             'ground/:bedId/plan/:plantingId',
-            () => import('../season/Planner.tsx'),
+            () => import('../season/planner/Planner.tsx'),
             'season',
             'reasons',
           ),
           screen(
             'season',
-            () => import('../season/Season.tsx'),
+            () => import('../season/bands/Season.tsx'),
             ...(['season', 'plan', 'findings', 'reasons'] as const),
           ),
-          screen('season/propose', () => import('../season/ProposePage.tsx'), 'season', 'plan'),
-          screen('season/next', () => import('../season/NextYearPage.tsx'), 'season', 'plan'),
-          screen('season/labels', () => import('../season/LabelsPage.tsx'), 'season', 'plan'),
-          screen('seeds', () => import('../crops/SeedBoxPage.tsx'), 'season', 'seedBox'),
-          screen('season/still', () => import('../season/Still.tsx'), 'season'),
-          screen('season/crops', () => import('../crops/CropList.tsx'), 'season', 'crops'),
-          screen('season/crops/:cropId', () => import('../crops/CropPage.tsx'), 'season', 'crops'),
-          screen('account', () => import('../crew/AccountPage.tsx'), 'account'),
-          screen('crew', () => import('../crew/Crew.tsx'), 'people', 'plots', 'account'),
-          screen('crew/rules', () => import('../crew/CrewRulesPage.tsx'), 'plots'),
-          screen('crew/walk', () => import('../crew/WalkPage.tsx'), 'plots'),
-          screen('crew/plots', () => import('../crew/PlotsPage.tsx'), 'plots'),
-          screen('sessions', () => import('../work/Sessions.tsx'), 'rota', 'day'),
-          screen('sessions/rota', () => import('../work/RotaPage.tsx'), 'rota', 'people'),
-          screen('sessions/mine', () => import('../crew/MyTimesPage.tsx'), 'rota', 'people', 'plots'),
+          screen('season/propose', () => import('../season/propose/ProposePage.tsx'), 'season', 'plan'),
+          screen('season/next', () => import('../season/propose/NextYearPage.tsx'), 'season', 'plan'),
+          screen('season/labels', () => import('../season/labels/LabelsPage.tsx'), 'season', 'plan'),
+          screen('seeds', () => import('../crops/seedBox/SeedBoxPage.tsx'), 'season', 'seedBox'),
+          screen('season/still', () => import('../season/still/Still.tsx'), 'season'),
+          screen('season/crops', () => import('../crops/pages/CropList.tsx'), 'season', 'crops'),
+          screen('season/crops/:cropId', () => import('../crops/pages/CropPage.tsx'), 'season', 'crops'),
+          screen('account', () => import('../crew/me/AccountPage.tsx'), 'account'),
+          screen('crew', () => import('../crew/people/Crew.tsx'), 'people', 'plots', 'account'),
+          screen('crew/rules', () => import('../crew/plots/CrewRulesPage.tsx'), 'plots'),
+          screen('crew/walk', () => import('../crew/plots/WalkPage.tsx'), 'plots'),
+          screen('crew/plots', () => import('../crew/plots/PlotsPage.tsx'), 'plots'),
+          screen('sessions', () => import('../work/sessions/Sessions.tsx'), 'rota', 'day'),
+          screen('sessions/rota', () => import('../work/rota/RotaPage.tsx'), 'rota', 'people'),
+          screen('sessions/mine', () => import('../crew/me/MyTimesPage.tsx'), 'rota', 'people', 'plots'),
           screen('sessions/day', () => import('../work/day/DayBoard.tsx'), 'rota', 'day'),
-          screen('sessions/care', () => import('../work/day/CarePage.tsx'), 'rota', 'day'),
-          screen('sessions/frost', () => import('../work/day/FrostPage.tsx'), 'rota', 'day'),
+          screen('sessions/care', () => import('../work/care/CarePage.tsx'), 'rota', 'day'),
+          screen('sessions/frost', () => import('../work/care/FrostPage.tsx'), 'rota', 'day'),
           screen(
             'sessions/messages',
-            () => import('../work/day/MessagesPage.tsx'),
+            () => import('../work/messages/MessagesPage.tsx'),
             'rota',
             'day',
             'messages',
           ),
-          screen('sessions/hours', () => import('../work/day/HoursPage.tsx'), 'rota', 'day'),
-          screen('sessions/tools', () => import('../work/ToolsPage.tsx'), 'rota'),
+          screen('sessions/hours', () => import('../work/hours/HoursPage.tsx'), 'rota', 'day'),
+          screen('sessions/tools', () => import('../work/care/ToolsPage.tsx'), 'rota'),
           screen(
             'sessions/card/:taskId',
-            () => import('../work/day/CardPage.tsx'),
+            () => import('../work/cards/CardPage.tsx'),
             ...(['rota', 'day', 'season', 'people', 'ground'] as const),
           ),
           screen(
@@ -97,12 +116,29 @@ export const router = createBrowserRouter([
             ...(['rota', 'day', 'season', 'people', 'ground'] as const),
           ),
           screen('log', () => import('../log/LogBook.tsx'), 'season', 'changes'),
-          screen('garden', () => import('../place/GardenSetUp.tsx'), 'climate'),
-          screen('garden/climate', () => import('../place/ClimatePage.tsx'), 'climate'),
-          screen('garden/rules', () => import('../place/RulesPage.tsx'), 'season', 'climate'),
+          screen('garden', () => import('../place/setup/GardenSetUp.tsx'), 'climate'),
+          screen('garden/climate', () => import('../place/climate/ClimatePage.tsx'), 'climate'),
+          screen('garden/rules', () => import('../place/rules/RulesPage.tsx'), 'season', 'climate'),
+          ...(import.meta.env.DEV ? [screen('kit', () => import('../kit/page/KitPage.tsx'))] : []),
           { path: '*', element: <Lost /> },
         ],
       },
     ],
   },
-]);
+];
+
+/** Begins to fetch the screen of the address. */
+export const makeRouter = () => createBrowserRouter(routes);
+
+/** Waits until the screen of the address is there, or known not to come. */
+export const screenIsThere = (router: ReturnType<typeof makeRouter>): Promise<void> =>
+  new Promise((resolve) => {
+    if (router.state.initialized) resolve();
+    else {
+      const stop = router.subscribe(({ initialized }) => {
+        if (!initialized) return;
+        stop();
+        resolve();
+      });
+    }
+  });

@@ -1,10 +1,10 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
-import { usePreferences } from '../kit/preferences.ts';
+import { usePreferences } from '../preferences.ts';
 import { type LateRoom, lateWords } from './late.ts';
 
 export const languages = ['en', 'es'] as const;
-type Language = (typeof languages)[number];
+export type Language = (typeof languages)[number];
 
 const load = { en: () => import('./en.ts'), es: () => import('./es.ts') };
 
@@ -26,15 +26,18 @@ export async function speakOf(room: LateRoom): Promise<void> {
 async function fetchRoom(room: LateRoom): Promise<void> {
   const { language } = usePreferences.getState();
   if (!i18next.hasResourceBundle(language, room)) {
-    i18next.addResourceBundle(language, room, (await lateWords[room][language]()).default);
+    keep(language, room, (await lateWords[room][language]()).default);
   }
 }
+
+/** Takes words as they are: nobody changes them, so they need not be copied. */
+const keep = (language: Language, room: string, resources: object): void =>
+  void i18next.addResourceBundle(language, room, resources, false, true, { silent: true, skipCopy: true });
 
 async function speak(language: Language): Promise<void> {
   if (!i18next.hasResourceBundle(language, 'kit')) {
     const { words } = await load[language]();
-    for (const [room, resources] of Object.entries(words))
-      i18next.addResourceBundle(language, room, resources);
+    for (const [room, resources] of Object.entries(words)) keep(language, room, resources);
   }
   await Promise.all([...spoken].map(fetchRoom));
   await i18next.changeLanguage(language);
@@ -46,9 +49,14 @@ export async function startWords(): Promise<void> {
   await i18next.use(initReactI18next).init({
     lng: usePreferences.getState().language,
     fallbackLng: false,
+    defaultNS: 'kit',
     resources: {},
     interpolation: { escapeValue: false },
     returnNull: false,
+    // A key is no word: nobody is shown one, and the walk through the screens finds what is missing.
+    saveMissing: true,
+    missingKeyHandler: (_languages, room, key) => console.error(`no words for ${room}:${key}`),
+    parseMissingKeyHandler: () => '…',
   });
   await speak(usePreferences.getState().language);
   begun();

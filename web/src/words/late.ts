@@ -1,16 +1,16 @@
 /** Rooms whose words are many and wanted on their own screens only: fetched when one of those is first visited. */
 export const lateWords = {
   account: {
-    en: () => import('../crew/account.en.json'),
-    es: () => import('../crew/account.es.json'),
+    en: () => import('../crew/me/account.en.json'),
+    es: () => import('../crew/me/account.es.json'),
   },
   changes: {
     en: () => import('../log/changes.en.json'),
     es: () => import('../log/changes.es.json'),
   },
   climate: {
-    en: () => import('../place/climate.en.json'),
-    es: () => import('../place/climate.es.json'),
+    en: () => import('../place/climate/words.en.json'),
+    es: () => import('../place/climate/words.es.json'),
   },
   crops: {
     en: () => import('../crops/words.en.json'),
@@ -25,48 +25,48 @@ export const lateWords = {
     es: () => import('@unity-acre/contract/wire/fields.es.json'),
   },
   findings: {
-    en: () => import('../season/findings.en.json'),
-    es: () => import('../season/findings.es.json'),
+    en: () => import('../season/judge/findings.en.json'),
+    es: () => import('../season/judge/findings.es.json'),
   },
   ground: {
     en: () => import('../ground/words.en.json'),
     es: () => import('../ground/words.es.json'),
   },
   layout: {
-    en: () => import('../ground/layout.en.json'),
-    es: () => import('../ground/layout.es.json'),
+    en: () => import('../ground/layout/words.en.json'),
+    es: () => import('../ground/layout/words.es.json'),
   },
   messages: {
     en: () => import('@unity-acre/contract/crew/messages.en.json'),
     es: () => import('@unity-acre/contract/crew/messages.es.json'),
   },
   people: {
-    en: () => import('../crew/people.en.json'),
-    es: () => import('../crew/people.es.json'),
+    en: () => import('../crew/people/words.en.json'),
+    es: () => import('../crew/people/words.es.json'),
   },
   plan: {
-    en: () => import('../season/plan.en.json'),
-    es: () => import('../season/plan.es.json'),
+    en: () => import('../season/propose/plan.en.json'),
+    es: () => import('../season/propose/plan.es.json'),
   },
   plots: {
-    en: () => import('../crew/plots.en.json'),
-    es: () => import('../crew/plots.es.json'),
+    en: () => import('../crew/plots/words.en.json'),
+    es: () => import('../crew/plots/words.es.json'),
   },
   reasons: {
-    en: () => import('../season/reasons.en.json'),
-    es: () => import('../season/reasons.es.json'),
+    en: () => import('../season/explain/reasons.en.json'),
+    es: () => import('../season/explain/reasons.es.json'),
   },
   rota: {
-    en: () => import('../work/rota.en.json'),
-    es: () => import('../work/rota.es.json'),
+    en: () => import('../work/rota/words.en.json'),
+    es: () => import('../work/rota/words.es.json'),
   },
   season: {
     en: () => import('../season/words.en.json'),
     es: () => import('../season/words.es.json'),
   },
   seedBox: {
-    en: () => import('../crops/seedBox.en.json'),
-    es: () => import('../crops/seedBox.es.json'),
+    en: () => import('../crops/seedBox/words.en.json'),
+    es: () => import('../crops/seedBox/words.es.json'),
   },
 };
 export type LateRoom = keyof typeof lateWords;

@@ -5,9 +5,9 @@ import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCatalogue } from '../crops/catalogue.ts';
-import { Button } from '../kit/Button.tsx';
+import { useHere, useLeads, useWrite } from '../garden/index.ts';
+import { Button } from '../kit/controls/index.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
-import { useHere, useLeads, useWrite } from '../kit/garden.ts';
 import { useTaskSentence } from './sentence.ts';
 
 /** Days before and after today that a task's window is drawn over. */
@@ -20,9 +20,15 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
   const sentence = useTaskSentence();
   const leads = useLeads();
   const { garden } = useHere();
-  const mark = useWrite('markTask', ({ data }) =>
-    t(data.doneOn ? 'ticked' : 'reopened', { task: sentence(data) }),
-  );
+  const mark = useWrite('markTask', {
+    say: ({ data }) => t(data.doneOn ? 'ticked' : 'reopened', { task: sentence(data) }),
+    expect: ({ body }, patch) =>
+      patch<TaskView>('tasks', task.id, (row) => ({
+        ...row,
+        doneOn: body?.doneOn ?? null,
+        state: body?.doneOn ? 'done' : 'open',
+      })),
+  });
   const crop = useCatalogue().crop(task.cropId);
   return (
     <li className="grid items-center gap-x-4 gap-y-1 border-line border-b py-1.5 sm:grid-cols-[1.6rem_minmax(0,1fr)_7rem]">

@@ -1,9 +1,8 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
+import { useList, useMeasure } from '../garden/index.ts';
 import { useDates } from '../kit/dates.ts';
-import { useList } from '../kit/garden.ts';
-import { useMeasure } from '../kit/measure.ts';
 
 /** Beds that a sentence names one by one; of more it names the first and how many there are. */
 const NAMED = 3;

@@ -2,16 +2,15 @@ import type { Session, TaskView } from '@unity-acre/contract/work';
 import { minuteOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
+import { useBothSeasons, useHere, useLive } from '../../garden/index.ts';
+import { SessionPaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
-import { useHere } from '../../kit/garden.ts';
-import { useLive } from '../../kit/live.ts';
-import { Bare, Loaded } from '../../kit/states.tsx';
-import { useBothSeasons } from '../../season/year.ts';
-import { SessionPaths } from '../SessionPaths.tsx';
+import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { stateLook } from '../cards/index.ts';
 import { useTaskSentence } from '../sentence.ts';
-import { useSessions } from '../sessionLists.ts';
+import { useSessions } from '../sessions/index.ts';
 import { timeFor } from './clock.ts';
-import { stateLook } from './WorkCard.tsx';
+import { expectedAt, headsOf } from './expected.ts';
 
 /** What is stuck needs somebody now; what is done no longer does. */
 const order = { stuck: 0, underWay: 1, open: 2, done: 3 } as const;
@@ -25,8 +24,7 @@ export default function DayBoard() {
   const tasks = useBothSeasons('tasks');
   useLive();
   return (
-    <div className="flex flex-col gap-6">
-      <h1>{t('board.title')}</h1>
+    <Screen title={t('board.title')}>
       <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('board.lead')}</p>
       <Loaded of={sessions}>
@@ -50,7 +48,7 @@ export default function DayBoard() {
           ));
         }}
       </Loaded>
-    </div>
+    </Screen>
   );
 }
 
@@ -58,7 +56,7 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const sentence = useTaskSentence();
-  const heads = (list: Session['signUps']) => list.reduce((sum, one) => sum + one.headcount, 0);
+  const expected = expectedAt(session);
   const work = session.taskIds.flatMap((id) => {
     const task = tasks.find((one) => one.id === id);
     const known = session.work.find(({ taskId }) => taskId === id);
@@ -74,8 +72,8 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
       </h2>
       <p>
         {t('heads', {
-          here: heads(session.signUps.filter(({ arrived }) => arrived !== null)),
-          expected: heads(session.signUps),
+          here: headsOf(expected.filter(({ arrived }) => arrived !== null)),
+          expected: headsOf(expected),
         })}
         {' · '}
         {session.lead ? t('led', { name: session.lead }) : t('noLead')}

@@ -1,11 +1,7 @@
 import { middleOf } from '@unity-acre/core/ground';
 import { useTranslation } from 'react-i18next';
-import { tenureIn } from '../../ground/bedShape.ts';
-import { frameOf, paintOrder } from '../../ground/Plan.tsx';
-import { PlanFrame } from '../../ground/PlanFrame.tsx';
-import { BedMark, LandmarkMark } from '../../ground/PlanThings.tsx';
-import { useHere, useList } from '../../kit/garden.ts';
-import { seasonYearOf } from '../../season/year.ts';
+import { seasonYearOf, tenureIn, useHere, useList } from '../../garden/index.ts';
+import { BedMark, frameOf, LandmarkMark, PlanFrame, paintOrder } from '../../ground/plan/index.ts';
 
 /** Metres: what the number of a bed is written in. */
 const DISC_M = 0.55;

@@ -1,5 +1,5 @@
 import { useTranslation } from 'react-i18next';
-import { Button } from '../../kit/Button.tsx';
+import { Button } from '../../kit/controls/index.ts';
 import { useMarks } from './marks.ts';
 
 /** What was marked here and has not reached the garden, and what it did not take. */

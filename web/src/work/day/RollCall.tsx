@@ -2,10 +2,15 @@ import type { Person } from '@unity-acre/contract/crew';
 import type { Session } from '@unity-acre/contract/work';
 import { UserCheck } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
-import { Button } from '../../kit/Button.tsx';
-import { presentPeople, useHere } from '../../kit/garden.ts';
+import { PersonSelect, presentPeople, useHere } from '../../garden/index.ts';
+import { Button, TimeField } from '../../kit/controls/index.ts';
+import { useDates } from '../../kit/dates.ts';
 import { timeFor } from './clock.ts';
+import { expectedAt, headsOf } from './expected.ts';
 import { useMarks } from './marks.ts';
+
+/** Lines on paper for those who come without having said so. */
+const WALK_INS = [1, 2, 3, 4];
 
 interface Props {
   session: Session;
@@ -17,10 +22,12 @@ interface Props {
 export function RollCall({ session, people, mayMark }: Props) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
+  const dates = useDates();
   const add = useMarks((marks) => marks.add);
   const mark = (personId: string, what: string, body: { arrived: string | null; left: string | null }) =>
     add({ gardenId: garden.id, sessionId: session.id, kind: 'rollCall', personId, what, body });
-  const heads = (list: Session['signUps']) => list.reduce((sum, one) => sum + one.headcount, 0);
+  const expected = expectedAt(session);
+  const isYet = session.on <= garden.today;
   // Whose guardian has not allowed photos: said beside the name, where cameras are.
   const withoutPhotos = new Set(
     people
@@ -39,15 +46,19 @@ export function RollCall({ session, people, mayMark }: Props) {
         <h2>{t('who')}</h2>
         <p>
           {t('heads', {
-            here: heads(session.signUps.filter(({ arrived }) => arrived !== null)),
-            expected: heads(session.signUps),
+            here: headsOf(expected.filter(({ arrived }) => arrived !== null)),
+            expected: headsOf(expected),
           })}
         </p>
       </div>
-      {mayMark && <p className="text-ink-soft text-sm print:hidden">{t('whoHint')}</p>}
-      {session.signUps.length === 0 && <p className="py-2">{t('nobody')}</p>}
+      {mayMark && (
+        <p className="text-ink-soft text-sm print:hidden">
+          {isYet ? t('whoHint') : t('notYet', { day: dates.short(session.on) })}
+        </p>
+      )}
+      {expected.length === 0 && <p className="py-2">{t('nobody')}</p>}
       <ul>
-        {session.signUps.map((one) => {
+        {expected.map((one) => {
           const { personId, arrived, left } = one;
           const name = one.name || t('underAge');
           return (
@@ -61,9 +72,10 @@ export function RollCall({ session, people, mayMark }: Props) {
                 {withoutPhotos.has(personId) && (
                   <strong className="text-beet text-sm"> · {t('noPhotos')}</strong>
                 )}
+                {personId === session.leadId && <span className="text-ink-soft"> · {t('leads')}</span>}
                 {one.headcount > 1 && <span className="text-ink-soft"> · {one.headcount}</span>}
               </span>
-              {mayMark && (
+              {mayMark && isYet && (
                 <span className="flex flex-wrap items-center gap-2 print:hidden">
                   {arrived === null ? (
                     <Button
@@ -75,12 +87,11 @@ export function RollCall({ session, people, mayMark }: Props) {
                     </Button>
                   ) : (
                     <>
-                      <input
-                        type="time"
-                        className="input w-36"
+                      <TimeField
+                        className="w-36"
                         aria-label={`${name}, ${t('came')}`}
                         value={arrived}
-                        onChange={({ target: { value } }) =>
+                        onChange={(value) =>
                           value &&
                           mark(personId, name, { arrived: value, left: left && left > value ? left : null })
                         }
@@ -96,12 +107,11 @@ export function RollCall({ session, people, mayMark }: Props) {
                           <span className="sr-only">: {name}</span>
                         </Button>
                       ) : (
-                        <input
-                          type="time"
-                          className="input w-36"
+                        <TimeField
+                          className="w-36"
                           aria-label={`${name}, ${t('leftAt')}`}
                           value={left}
-                          onChange={({ target: { value } }) =>
+                          onChange={(value) =>
                             mark(personId, name, { arrived, left: value > arrived ? value : null })
                           }
                         />
@@ -129,25 +139,29 @@ export function RollCall({ session, people, mayMark }: Props) {
           })}
         </p>
       )}
-      {mayMark && others.length > 0 && (
-        <label className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
+      <ul aria-hidden className="hidden print:block">
+        {WALK_INS.map((line) => (
+          <li key={line} className="flex min-h-8 items-end gap-3 border-ink border-b pb-1">
+            <span className="size-4 border border-ink" />
+            <span className="text-sm">{t('walkIn')}</span>
+          </li>
+        ))}
+      </ul>
+      {mayMark && isYet && others.length > 0 && (
+        <div className="mt-3 flex flex-wrap items-center gap-2 print:hidden">
           <span className="text-sm">{t('add')}</span>
-          <select
-            className="input w-52"
+          <PersonSelect
+            className="w-52"
+            aria-label={t('add')}
+            placeholder={t('adding')}
             value=""
-            onChange={({ target: { value } }) => {
-              const name = others.find(({ id }) => id === value)?.name ?? '';
-              mark(value, name, { arrived: timeFor(session, garden), left: null });
+            onChange={(id) => {
+              const name = others.find((one) => one.id === id)?.name ?? '';
+              mark(id, name, { arrived: timeFor(session, garden), left: null });
             }}
-          >
-            <option value="">{t('adding')}</option>
-            {others.map(({ id, name }) => (
-              <option key={id} value={id}>
-                {name}
-              </option>
-            ))}
-          </select>
-        </label>
+            people={others}
+          />
+        </div>
       )}
     </section>
   );

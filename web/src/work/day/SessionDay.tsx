@@ -4,20 +4,17 @@ import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { Button } from '../../kit/Button.tsx';
+import { datesAlone, useBothSeasons, useHere, useLeads, useList, useLive } from '../../garden/index.ts';
+import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
-import { useHere, useLeads, useList } from '../../kit/garden.ts';
-import { useLive } from '../../kit/live.ts';
-import { Bare, Loaded } from '../../kit/states.tsx';
-import { datesAlone, useBothSeasons } from '../../season/year.ts';
-import { useSessionsWith } from '../sessionLists.ts';
-import { BringList } from './BringList.tsx';
+import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { BringList, WorkCard } from '../cards/index.ts';
+import { useSessionsWith } from '../sessions/index.ts';
 import { DayMap } from './DayMap.tsx';
 import { useKeptHere } from './keptHere.ts';
 import { MarksNote } from './MarksNote.tsx';
 import { sendMarks, useMarks, withMarks } from './marks.ts';
 import { RollCall } from './RollCall.tsx';
-import { WorkCard } from './WorkCard.tsx';
 
 /** How often marks that could not be sent are tried again, milliseconds. */
 const AGAIN_MS = 15_000;
@@ -84,7 +81,7 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
     <div className="flex flex-col gap-6 print:gap-3 print:[zoom:0.68]">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <div>
-          <h1>{session.title}</h1>
+          <Title>{session.title}</Title>
           <p className="mt-1">
             {dates.long(session.on)}, {session.from}–{session.to}
             {session.meetAt && ` · ${t('meet', { place: session.meetAt })}`} ·{' '}

@@ -1,4 +1,5 @@
 import { useEffect } from 'react';
+import { OptionPopover, SelectList } from '../../kit/controls/index.ts';
 
 const isServed = import.meta.env.PROD && 'serviceWorker' in navigator;
 
@@ -19,8 +20,9 @@ const fetched = (): string[] => [
 export function useKeptHere(isReady: boolean): void {
   useEffect(() => {
     if (!isServed || !isReady) return;
-    void navigator.serviceWorker
-      .register('/offline.js')
+    // What its lists are opened with is wanted as well.
+    void Promise.all([SelectList.fetch(), OptionPopover.fetch()])
+      .then(() => navigator.serviceWorker.register('/offline.js'))
       .then(() => navigator.serviceWorker.ready)
       .then(({ active }) => active?.postMessage({ keep: fetched() }));
   }, [isReady]);

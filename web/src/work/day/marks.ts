@@ -1,8 +1,9 @@
 import type { Session } from '@unity-acre/contract/work';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
-import { ask, Refused } from '../../kit/ask.ts';
-import { queries } from '../../kit/garden.ts';
+import { askAgain, queries } from '../../garden/index.ts';
+import { ask } from '../../kit/ask.ts';
+import { Refused } from '../../kit/refused.ts';
 
 /** What is marked on a session's sheet: somebody came or left, a task began or is done. */
 export type Mark = { gardenId: string; sessionId: string; what: string } & (
@@ -38,7 +39,7 @@ export const useMarks = create<Marks>()(
   ),
 );
 
-const send = (mark: Mark): Promise<unknown> => {
+const send = (mark: Mark): Promise<{ touched: string[] }> => {
   const params = { gardenId: mark.gardenId, id: mark.sessionId };
   return mark.kind === 'rollCall'
     ? ask('rollCall', { params: { ...params, personId: mark.personId }, body: mark.body })
@@ -47,16 +48,24 @@ const send = (mark: Mark): Promise<unknown> => {
 
 let isSending = false;
 
+/** Asks again for what marks have changed, in each garden that took some. */
+async function askAgainFor(touched: ReadonlyMap<string, Set<string>>): Promise<void> {
+  for (const [gardenId, kinds] of touched) await askAgain(queries, gardenId, kinds);
+}
+
 /** Sends what waits, one after another. What cannot reach the garden stays; what is refused is shown with the reason. */
 export async function sendMarks(): Promise<void> {
   if (isSending) return;
   isSending = true;
+  const touched = new Map<string, Set<string>>();
   try {
     for (let [mark] = useMarks.getState().waiting; mark; [mark] = useMarks.getState().waiting) {
       const sent = mark;
       let code: string | null = null;
       try {
-        await send(sent);
+        const told = await send(sent);
+        const kinds = touched.get(sent.gardenId) ?? new Set();
+        touched.set(sent.gardenId, new Set([...kinds, ...told.touched]));
       } catch (error) {
         code = error instanceof Refused ? error.problem.code : 'unexpected';
         // Signed out or out of reach: it may well be taken later.
@@ -69,7 +78,7 @@ export async function sendMarks(): Promise<void> {
     }
   } finally {
     isSending = false;
-    void queries.invalidateQueries();
+    void askAgainFor(touched);
   }
 }
 

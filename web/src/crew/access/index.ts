@@ -1,0 +1,2 @@
+export { PasswordField } from './PasswordField.tsx';
+export { SignInForm } from './SignInForm.tsx';

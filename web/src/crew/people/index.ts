@@ -1,0 +1,2 @@
+export { AvailabilityField } from './AvailabilityField.tsx';
+export { listsOf, Strains, type WillingBy, willingOf } from './Strains.tsx';

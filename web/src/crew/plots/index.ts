@@ -1,0 +1,1 @@
+export { AllotmentsPast } from './AllotmentsPast.tsx';

@@ -1,0 +1,1 @@
+export { lotLife } from './lotLife.ts';

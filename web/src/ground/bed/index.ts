@@ -1,0 +1,1 @@
+export { BedForm, BedSheet } from './BedSheet.tsx';

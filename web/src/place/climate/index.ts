@@ -1,0 +1,2 @@
+export { FrostChart } from './FrostChart.tsx';
+export { SunChart } from './SunChart.tsx';

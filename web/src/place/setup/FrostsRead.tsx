@@ -1,0 +1,36 @@
+import {
+  almanacOf,
+  climateOfFrosts,
+  frostDates,
+  frostsInOrder,
+  growingDays,
+  readCoordinate,
+} from '@unity-acre/core/place';
+import { useTranslation } from 'react-i18next';
+import { typedMonthDay } from '../../kit/controls/index.ts';
+import { useDates } from '../../kit/dates.ts';
+import type { GardenValues } from './gardenForm.tsx';
+
+/** The frosts as the program understands them, while they are typed. */
+export function FrostsRead({ values }: { values: GardenValues }) {
+  const { t, i18n } = useTranslation('place');
+  const dates = useDates();
+  const latitude = readCoordinate(values.latitude, 'latitude');
+  const lastFrost = typedMonthDay(values.lastFrost, i18n.language);
+  const firstFrost = typedMonthDay(values.firstFrost, i18n.language);
+  if (latitude === null || lastFrost === null || firstFrost === null) return null;
+  const place = { latitude, longitude: 0, lastFrost, firstFrost };
+  if (!frostsInOrder(place)) return null;
+  const almanac = almanacOf(climateOfFrosts(place));
+  const frosts = frostDates(almanac, 2026);
+  if (frosts.lastFrost === null || frosts.firstFrost === null) return null;
+  return (
+    <p className="border-rain border-l-4 bg-rain-soft px-3 py-1.5">
+      {t('frostsRead', {
+        last: dates.bare(frosts.lastFrost),
+        first: dates.bare(frosts.firstFrost),
+        days: growingDays(almanac),
+      })}
+    </p>
+  );
+}

@@ -1,0 +1,36 @@
+import { create } from 'zustand';
+import { persist } from 'zustand/middleware';
+import { languageAtFirst, themeAtFirst } from './atFirst.ts';
+
+export const themes = ['light', 'dark', 'sunlight'] as const;
+type Theme = (typeof themes)[number];
+
+interface Preferences {
+  language: 'en' | 'es';
+  theme: Theme;
+  /** the garden looked at, where somebody belongs to several */
+  gardenId: string | null;
+  choose(change: Partial<Pick<Preferences, 'language' | 'theme' | 'gardenId'>>): void;
+}
+
+/** What somebody has chosen on this device. */
+export const usePreferences = create<Preferences>()(
+  persist(
+    (set) => ({
+      language: languageAtFirst(),
+      theme: themeAtFirst(),
+      gardenId: null,
+      choose: (change) => set(change),
+    }),
+    { name: 'unity-acre' },
+  ),
+);
+
+/** Puts the chosen colours on the page, now and when they change. */
+export function followTheme(): void {
+  const show = (theme: Theme) => {
+    document.documentElement.dataset.theme = theme;
+  };
+  show(usePreferences.getState().theme);
+  usePreferences.subscribe((now) => show(now.theme));
+}

@@ -1,0 +1,264 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import type { Planting } from '@unity-acre/contract/season';
+import { families } from '@unity-acre/core/crops';
+import { useMemo, useRef } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
+import { useCatalogue } from '../../crops/catalogue.ts';
+import { useCropNames } from '../../crops/names.ts';
+import {
+  datesAlone,
+  seasonYearOf,
+  tenureIn,
+  useHere,
+  useLeads,
+  useList,
+  useMeasure,
+  useSeasonList,
+  useWrite,
+  YearSelect,
+} from '../../garden/index.ts';
+import { SeasonPaths } from '../../garden/paths/index.ts';
+import { Select } from '../../kit/controls/index.ts';
+import { useDates } from '../../kit/dates.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { Field } from '../../kit/forms/index.ts';
+import { Bare, Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
+import { Bands, STEADY_C } from './Bands.tsx';
+import { fixedBy, inputOf, type Moving } from './hand.ts';
+
+/** What does not go together is looked for on the server: the bands do not wait for what shows it. */
+const Findings = fetchedPart(async () => (await import('../judge/index.ts')).Findings);
+const ChosenPlanting = fetchedPart(async () => (await import('./ChosenPlanting.tsx')).ChosenPlanting);
+
+/** The whole season: one band per bed, what does not go together, and a hand to change both. */
+export default function Season() {
+  const { t } = useTranslation('season');
+  const { garden } = useHere();
+  const [search, setSearch] = useSearchParams();
+  const thisYear = seasonYearOf(garden, garden.today);
+  const year = Number(search.get('year')) || thisYear;
+  const beds = useList('beds');
+  const plantings = useSeasonList('plantings', year, datesAlone);
+  return (
+    <Screen
+      title={t('title', { year })}
+      className="flex flex-col gap-5"
+      actions={
+        <YearSelect
+          label={t('year')}
+          value={year}
+          onChange={(year) => setSearch({ year: String(year) })}
+          years={[-3, -2, -1, 0, 1].map((n) => thisYear + n)}
+        />
+      }
+    >
+      <SeasonPaths />
+      <Loaded of={beds}>
+        {(bedList) => (
+          <Loaded of={plantings}>
+            {(list) =>
+              bedList.length === 0 ? (
+                <Bare title={t('noBeds')}>
+                  <Link to="/ground" className="underline underline-offset-4">
+                    {t('toGround')}
+                  </Link>
+                </Bare>
+              ) : (
+                <>
+                  {list.length === 0 && (
+                    <Bare title={t('noPlantings', { year })}>{t('noPlantingsHint')}</Bare>
+                  )}
+                  <WholeSeason beds={bedList} plantings={list} year={year} />
+                </>
+              )
+            }
+          </Loaded>
+        )}
+      </Loaded>
+    </Screen>
+  );
+}
+
+function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planting[]; year: number }) {
+  const { t } = useTranslation(['plan', 'season', 'kit']);
+  const leads = useLeads();
+  const [search, setSearch] = useSearchParams();
+  const names = useCropNames();
+  const dates = useDates();
+  const catalogue = useCatalogue();
+  const show = useNotices((notices) => notices.show);
+  const only = { crop: search.get('crop'), family: search.get('family'), holder: search.get('holder') };
+  const selected = search.get('planting');
+  const put = (name: string, value: string | null) =>
+    setSearch(
+      (now) => {
+        const next = new URLSearchParams(now);
+        if (value) next.set(name, value);
+        else next.delete(name);
+        return next;
+      },
+      { replace: true },
+    );
+  /** where the hand has put it, while that is being saved */
+  const dropped = useRef<Moving | null>(null);
+  const save = useWrite('savePlanting', {
+    say: ({ data }) => {
+      const bed = beds.find(({ id }) => id === data.bedId);
+      const start = data.steps[0]!;
+      return t('plan:movedTo', { crop: names.crop(data.cropId), bed: bed?.name, day: dates.short(start.on) });
+    },
+    // It lies where it was dropped at once.
+    expect: (_, patch) => {
+      if (!dropped.current) return () => undefined;
+      const { planting, bedId, startOn, width, length, steps } = dropped.current;
+      return patch<Planting>('plantings', planting.id, (row) => ({
+        ...row,
+        ...{ bedId, startOn, width, length, steps },
+      }));
+    },
+  });
+  const move = (moving: Moving) => {
+    const { planting, bedId, startOn, width, length, tooSmall } = moving;
+    if (tooSmall) {
+      show({ tone: 'trouble', text: t('plan:tooSmall') });
+      return;
+    }
+    dropped.current = moving;
+    const betweenId = bedId === planting.bedId ? planting.betweenId : null;
+    save.mutate({
+      params: { id: planting.id },
+      body: { ...inputOf(planting), bedId, startOn, width, length, betweenId },
+      ifMatch: planting.version,
+    });
+  };
+  const holders = useMemo(
+    () => [...new Set(beds.flatMap((bed) => tenureIn(bed, year)?.holder ?? []))].sort(),
+    [beds, year],
+  );
+  const grown = useMemo(() => [...new Set(plantings.map(({ cropId }) => cropId))], [plantings]);
+  const shown = plantings.filter(
+    ({ cropId }) =>
+      (!only.crop || cropId === only.crop) &&
+      (!only.family || catalogue.crop(cropId)?.family === only.family),
+  );
+  const narrowed = Boolean(only.crop || only.family);
+  const shownBeds = beds.filter(
+    (bed) =>
+      (!only.holder || (tenureIn(bed, year)?.holder ?? '') === only.holder) &&
+      (!narrowed || shown.some(({ bedId }) => bedId === bed.id)),
+  );
+  const chosen = plantings.find(({ id }) => id === selected);
+  const filter = (name: 'crop' | 'family' | 'holder', options: { value: string; words: string }[]) => (
+    <Field layout="beside" label={t(`plan:only.${name}`)}>
+      {(props) => (
+        <Select
+          {...props}
+          className="w-40"
+          value={only[name] ?? ''}
+          onChange={(value) => put(name, value)}
+          options={[
+            { value: '', label: t('plan:only.all') },
+            ...options.map(({ value, words }) => ({ value: value, label: words })),
+          ]}
+        />
+      )}
+    </Field>
+  );
+  return (
+    <>
+      <div className="flex flex-wrap gap-x-5 gap-y-2">
+        {filter(
+          'crop',
+          grown
+            .map((id) => ({ value: id, words: names.crop(id) }))
+            .sort((a, b) => a.words.localeCompare(b.words)),
+        )}
+        {filter(
+          'family',
+          families
+            .filter((family) => grown.some((id) => catalogue.crop(id)?.family === family))
+            .map((family) => ({ value: family, words: t(`kit:family.${family}`) })),
+        )}
+        {holders.length > 0 &&
+          filter(
+            'holder',
+            holders.map((name) => ({ value: name, words: name })),
+          )}
+      </div>
+      <SeasonKey />
+      {chosen && (
+        <ChosenPlanting
+          key={chosen.id}
+          planting={chosen}
+          beds={beds}
+          onMove={move}
+          onClose={() => put('planting', null)}
+          onUnfetched={() => put('planting', null)}
+        />
+      )}
+      {shownBeds.length === 0 ? (
+        <Bare title={t('plan:only.nothing')} />
+      ) : (
+        <Bands
+          beds={shownBeds}
+          plantings={shown}
+          year={year}
+          selected={selected}
+          onSelect={(id) => put('planting', id)}
+          onMove={move}
+          onFixed={(planting) =>
+            show({
+              tone: 'trouble',
+              text: t(`plan:fixed.${fixedBy(planting) ?? 'begun'}`, { crop: names.crop(planting.cropId) }),
+            })
+          }
+        />
+      )}
+      {leads && (
+        <Findings beds={beds} plantings={plantings} year={year} onSelect={(id) => put('planting', id)} />
+      )}
+    </>
+  );
+}
+
+function SeasonKey() {
+  const { t } = useTranslation(['season', 'plan']);
+  const { temperature } = useMeasure();
+  const swatch = 'inline-block h-3.5 w-7 border border-ink/50';
+  return (
+    <ul className="flex flex-wrap gap-x-6 gap-y-1 text-sm">
+      <li className="flex items-center gap-2">
+        <span className={`${swatch} bg-straw`} />
+        {t('season:key.indoors')}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className={`${swatch} bg-leaf-soft`} />
+        {t('season:key.growing')}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className={`${swatch} bg-leaf-mid`} />
+        {t('season:key.picking')}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className={`${swatch} bg-rain-soft`} />
+        {t('season:key.frost')}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className="inline-block h-1.5 w-7 bg-straw-deep" />
+        {t('season:key.nights', { night: temperature(STEADY_C) })}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className="inline-block h-4 border-beet border-l-2 border-dashed" />
+        {t('season:key.today')}
+      </li>
+      <li className="flex items-center gap-2">
+        <span className="inline-flex h-3 w-7 items-end">
+          <span className="h-2 w-3.5 bg-line-strong" />
+          <span className="h-3 w-3.5 bg-beet" />
+        </span>
+        {t('plan:key.used')}
+      </li>
+    </ul>
+  );
+}

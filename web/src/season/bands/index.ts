@@ -1,0 +1,2 @@
+export { inputOf } from './hand.ts';
+export { spansOf } from './spans.ts';

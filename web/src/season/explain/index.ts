@@ -1,0 +1,5 @@
+export { useMoveWords } from './Moves.tsx';
+export { PlantingRow } from './PlantingRow.tsx';
+export { Reasons } from './Reasons.tsx';
+export { useReasonWords } from './reasons.ts';
+export { StepsChart } from './StepsChart.tsx';

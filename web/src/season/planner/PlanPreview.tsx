@@ -1,0 +1,112 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import type { Planting } from '@unity-acre/contract/season';
+import { groundArea } from '@unity-acre/core/ground';
+import { amounts, milestones, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import { useTranslation } from 'react-i18next';
+import { useCatalogue } from '../../crops/catalogue.ts';
+import { useAlmanac, useHere, useLeads, useMeasure } from '../../garden/index.ts';
+import { Bare } from '../../kit/screens/index.ts';
+import { Reasons, StepsChart } from '../explain/index.ts';
+import { FromTheBox } from './FromTheBox.tsx';
+import { PackingDrawing } from './PackingDrawing.tsx';
+import type { PlanValues } from './Planner.tsx';
+import { planAsTyped } from './planOf.ts';
+import { RehearsalNote } from './RehearsalNote.tsx';
+
+/** What the plan comes to, as it stands in the form. */
+export function PlanPreview({
+  bed,
+  values,
+  bare,
+  planting,
+}: {
+  bed: Bed;
+  values: PlanValues;
+  bare: 'ft' | 'm';
+  planting: Planting | null;
+}) {
+  const { t } = useTranslation('season');
+  const leads = useLeads();
+  const { garden } = useHere();
+  const { number, length, area, depth: depthOf } = useMeasure();
+  const catalogue = useCatalogue();
+  const almanac = useAlmanac(bed.offsetC);
+  const typed = planAsTyped(values, bed, catalogue, bare);
+  if (!typed) return <Bare title={t('incomplete')} />;
+  const { plan, width } = typed;
+  const { crop, method } = plan;
+  const steps = milestones(plan, almanac, garden.rules);
+  if (!steps) return <Bare title={t('notThatWay')} />;
+  const { plants, seeds, packing, seedsPerHole, spareShare } = amounts(
+    crop,
+    method,
+    values.pattern,
+    width,
+    typed.length,
+    bed,
+  );
+  const depth = sowingDepth(crop, garden.rules.depth);
+  const big = 'font-title text-2xl';
+  return (
+    <div className="flex min-w-0 flex-col gap-7">
+      <section className="furrow">
+        <h2>{t('when')}</h2>
+        <StepsChart steps={steps} offsetC={bed.offsetC} />
+        <h3 className="mt-3">{t('why')}</h3>
+        <Reasons steps={steps} />
+      </section>
+      {!planting?.afterId && <RehearsalNote plan={plan} steps={steps} offsetC={bed.offsetC} />}
+      <section className="furrow">
+        <h2>{t('howMany')}</h2>
+        <p className="my-2 text-lg">
+          <strong className={big}>{number(plants, 0)}</strong> {t('plants')}
+          {seeds > 0 && (
+            <>
+              {', '}
+              <strong className={big}>{number(seeds, 0)}</strong> {t('seeds')}
+            </>
+          )}
+          {', '}
+          <strong className={big}>{length(packing.rowLength)}</strong> {t('ofRow')}
+        </p>
+        <p className="text-ink-soft text-sm">
+          {t('count', {
+            rows: packing.rows,
+            perRow: packing.perRow,
+            area: area(width * typed.length),
+            bed: area(groundArea(bed)),
+          })}{' '}
+          {seeds > 0 && t('seedCount', { perHole: seedsPerHole, spare: number(spareShare * 100, 0) })}{' '}
+          {method !== 'setPlants' &&
+            (depth.from === 0
+              ? t('depthSurface')
+              : t('depth', {
+                  depth:
+                    depthOf(depth.from) === depthOf(depth.to)
+                      ? depthOf(depth.from)
+                      : `${depthOf(depth.from)} – ${depthOf(depth.to)}`,
+                }))}{' '}
+          {method !== 'sowInPlace' &&
+            crop.setOutDepth &&
+            `${t('setOutDepthLabel')} ${t(`setOutDepth.${crop.setOutDepth}`)}`}
+        </p>
+        {leads && seeds > 0 && <FromTheBox plan={plan} plants={plants} />}
+        <PackingDrawing
+          pattern={values.pattern}
+          packing={packing}
+          width={width}
+          length={typed.length}
+          outline={plantedOutline(bed, width, typed.length)}
+          between={crop.betweenRows}
+          inRow={spacingOf(crop, values.pattern)}
+          family={crop.family}
+        />
+        {crop.cautions.map((caution) => (
+          <p key={caution} className="mt-2 border-blossom border-l-4 bg-straw-soft px-3 py-1 text-sm">
+            {t(`caution.${caution}`)}
+          </p>
+        ))}
+      </section>
+    </div>
+  );
+}

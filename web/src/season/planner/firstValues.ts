@@ -1,0 +1,46 @@
+import type { Bed } from '@unity-acre/contract/ground';
+import type { Garden } from '@unity-acre/contract/place';
+import { isDay } from '@unity-acre/core/calendar';
+import { type Catalogue, type Crop, varietyOf } from '@unity-acre/core/crops';
+import { almanacOf } from '@unity-acre/core/place';
+import { seasonToPlan } from '@unity-acre/core/season';
+import type { PlanValues } from './Planner.tsx';
+
+type Way = Pick<PlanValues, 'varietyId' | 'method' | 'turn'>;
+
+/** The season that somebody who plans a crop so, today, would have it planned for. */
+export function seasonWanted(crop: Crop, { varietyId, method, turn }: Way, bed: Bed, garden: Garden): string {
+  const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
+  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC);
+  return String(seasonToPlan({ crop, variety, method, turn }, almanac, garden.rules, garden.today));
+}
+
+/** What a form for a new planting begins with: what a link wants planned (a crop, a way, a day), and the usual. */
+export function firstValues(
+  search: URLSearchParams,
+  bed: Bed,
+  garden: Garden,
+  catalogue: Catalogue,
+): Omit<PlanValues, 'width' | 'length'> {
+  const crop = cropWanted(search, catalogue);
+  const way = {
+    varietyId: search.get('variety') ?? crop.varieties[0]!.id,
+    turn: crop.turns.find((turn) => turn === search.get('turn')) ?? crop.turns[0]!,
+    method: crop.methods.find((method) => method === search.get('method')) ?? crop.methods[0]!,
+  };
+  const day = search.get('start') ?? '';
+  return {
+    ...way,
+    cropId: crop.id,
+    year: search.get('year') ?? seasonWanted(crop, way, bed, garden),
+    pattern: 'rows',
+    startOn: isDay(day) ? day : '',
+    betweenId: '',
+    pinned: false,
+    note: '',
+  };
+}
+
+/** The crop that a link wants planned, else one that nearly every garden grows. */
+export const cropWanted = (search: URLSearchParams, catalogue: Catalogue): Crop =>
+  catalogue.crop(search.get('crop') ?? '') ?? catalogue.crop('tomato') ?? catalogue.crops[0]!;

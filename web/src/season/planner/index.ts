@@ -1,0 +1,1 @@
+export { PackingDrawing } from './PackingDrawing.tsx';

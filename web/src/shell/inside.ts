@@ -1,0 +1,2 @@
+export { Door } from './Door.tsx';
+export { readAhead } from './readAhead.ts';

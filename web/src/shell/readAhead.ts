@@ -1,0 +1,56 @@
+import type { Garden } from '@unity-acre/contract/place';
+import {
+  bothSeasonsOf,
+  datesAlone,
+  listOf,
+  lookAround,
+  queries,
+  type Read,
+  seasonListOf,
+  seasonYearOf,
+} from '../garden/index.ts';
+import { entryPages } from '../log/entryPages.ts';
+import { listedDays, sessionsOf } from '../work/sessions/index.ts';
+import { weekDays } from '../work/week/weekDays.ts';
+
+/** Asks for lists, which are kept until the screen comes that reads them. */
+const ask = (...reads: Read<unknown>[]) => {
+  for (const read of reads) void queries.prefetchQuery(read);
+};
+
+const ofSeason = (garden: Garden, name: 'plantings' | 'harvestTotals', query?: object): Read<unknown> =>
+  seasonListOf(garden.id, name, seasonYearOf(garden, garden.today), query);
+
+/** What the main screens read when they open, by address. */
+const firstReads: Record<string, (garden: Garden) => void> = {
+  '/': (garden) =>
+    ask(
+      sessionsOf(garden.id, weekDays(garden.today)),
+      ...bothSeasonsOf(garden, 'tasks'),
+      ...bothSeasonsOf(garden, 'plantings', datesAlone),
+      listOf(garden.id, 'beds'),
+    ),
+  '/ground': (garden) =>
+    ask(listOf(garden.id, 'beds'), listOf(garden.id, 'landmarks'), ofSeason(garden, 'plantings', datesAlone)),
+  '/season': (garden) => ask(listOf(garden.id, 'beds'), ofSeason(garden, 'plantings', datesAlone)),
+  '/sessions': (garden) =>
+    ask(
+      sessionsOf(garden.id, listedDays(garden.today)),
+      ...bothSeasonsOf(garden, 'tasks'),
+      listOf(garden.id, 'beds'),
+    ),
+  '/log': (garden) => {
+    ask(ofSeason(garden, 'harvestTotals'), listOf(garden.id, 'beds'));
+    void queries.prefetchInfiniteQuery(entryPages(garden.id));
+  },
+};
+
+/** Asks for what the screen of an address reads when it opens, while its script is still on its way or being drawn. */
+export async function readAhead(path: string): Promise<void> {
+  const here = await lookAround();
+  // Who is given food sees what was picked, and nothing else.
+  if (!here || here.role === 'receiver') return;
+  // Every screen names crops.
+  ask(listOf(here.garden.id, 'ownCrops'));
+  firstReads[path]?.(here.garden);
+}

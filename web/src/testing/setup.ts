@@ -1,0 +1,18 @@
+import { cleanup, configure } from '@testing-library/react';
+import { afterEach, beforeAll } from 'vitest';
+import { startWords } from '../words/index.ts';
+
+// What Radix asks of a browser and happy-dom does not have.
+Element.prototype.hasPointerCapture ??= () => false;
+Element.prototype.setPointerCapture ??= () => undefined;
+Element.prototype.releasePointerCapture ??= () => undefined;
+Element.prototype.scrollIntoView ??= () => undefined;
+
+// What is fetched late takes long on a machine that is shared.
+configure({ asyncUtilTimeout: 20_000 });
+
+beforeAll(() => startWords());
+afterEach(() => {
+  cleanup();
+  sessionStorage.clear();
+});

@@ -1,0 +1,142 @@
+import type { TaskView } from '@unity-acre/contract/work';
+import { amounts, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import {
+  isRoundKind,
+  type RoundKind,
+  roundMaterial,
+  roundRow,
+  type TaskKind,
+  taskRow,
+  type WorkKind,
+  workNeeds,
+} from '@unity-acre/core/work';
+import { useTranslation } from 'react-i18next';
+import { useCatalogue } from '../../crops/catalogue.ts';
+import { datesAlone, useBothSeasons, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { PackingDrawing } from '../../season/planner/index.ts';
+import { useToolName } from '../care/index.ts';
+
+/** How a task is done. */
+export function TaskCard({ task }: { task: TaskView }) {
+  const { kind } = task;
+  return isRoundKind(kind) ? <RoundCard task={task} kind={kind} /> : <PlantingCard task={task} kind={kind} />;
+}
+
+/** What a round is done with and with what care. */
+function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
+  const { t } = useTranslation(['day', 'people', 'workKinds']);
+  const { area, volume } = useMeasure();
+  const material = roundMaterial(kind, task.area);
+  const caution = roundRow(kind).isHazardous && t(`workKinds:${kind}.caution` as 'workKinds:compost.caution');
+  return (
+    <div className="mt-1 text-sm">
+      {task.area > 0 && (
+        <p>
+          {material
+            ? t(`day:card.material.${material.of}`, {
+                volume: volume(material.volume, material.of === 'water' ? 'water' : 'solid'),
+                area: area(task.area),
+              })
+            : t('day:card.material.ground', { area: area(task.area) })}
+        </p>
+      )}
+      {task.note && <p>{task.note}</p>}
+      <Asked kind={kind} />
+      {caution && <p className="border-blossom border-l-4 pl-2">{caution}</p>}
+      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
+    </div>
+  );
+}
+
+/** Tools, how many at the least, what it asks of a body and what one has to have learnt, and under which sky. */
+function Asked({ kind }: { kind: WorkKind }) {
+  const { t } = useTranslation(['day', 'people']);
+  const toolName = useToolName();
+  const needs = workNeeds(kind);
+  const tools = needs.tools.map(({ tool, per }) =>
+    per === 'person' ? t('day:card.each', { tool: toolName(tool) }) : toolName(tool),
+  );
+  const crew = [
+    needs.fewest > 1 && t('day:card.fewest', { n: needs.fewest }),
+    needs.strains.length > 0 &&
+      t('day:card.asks', {
+        list: needs.strains.map((strain) => t(`people:strain.${strain}`).toLowerCase()).join(', '),
+      }),
+    needs.skill && t('day:card.learnt', { skill: t(`people:skill.${needs.skill}`).toLowerCase() }),
+  ].filter(Boolean);
+  return (
+    <>
+      {needs.sky !== 'any' && <p>{t(`day:card.sky.${needs.sky}`)}</p>}
+      {tools.length > 0 && <p>{t('day:card.tools', { list: tools.join(', ') })}</p>}
+      {crew.length > 0 && <p className="text-ink-soft">{crew.join(' · ')}</p>}
+      {needs.adultsOnly && <p className="font-semibold">{t('day:card.adultsOnly')}</p>}
+    </>
+  );
+}
+
+/** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
+function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
+  const { t } = useTranslation(['day', 'season', 'workKinds']);
+  const { garden } = useHere();
+  const { number, length, spacing, depth: depthOf } = useMeasure();
+  const crop = useCatalogue().crop(task.cropId);
+  const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
+  const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
+  if (!crop || !planting || !bed) return null;
+  const { packing, plants, seeds } = amounts(
+    crop,
+    planting.method,
+    planting.pattern,
+    planting.width,
+    planting.length,
+    bed,
+  );
+  const inRow = spacingOf(crop, planting.pattern);
+  const depth = sowingDepth(crop, garden.rules.depth);
+  const { card } = taskRow(kind);
+  const deep = [depth.from, depth.to].map(depthOf);
+  const facts = [
+    card.amount === 'seeds' && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
+    card.amount === 'plants' && t('day:card.amount.plants', { plants: number(plants, 0) }),
+    card.hasRow && t('day:card.amount.row', { row: length(packing.rowLength) }),
+  ].filter(Boolean);
+  const how = [
+    card.depth === 'sowing' &&
+      (depth.to === 0 || depth.from === 0
+        ? t('day:card.surface')
+        : t('day:card.deep', { depth: deep[0] === deep[1] ? deep[0] : `${deep[0]} – ${deep[1]}` })),
+    card.depth === 'setOut' &&
+      crop.setOutDepth &&
+      `${t('season:setOutDepthLabel')} ${t(`season:setOutDepth.${crop.setOutDepth}`)}`,
+    card.hasSpacing &&
+      planting.pattern !== 'broadcast' &&
+      t('day:card.apart', { inRow: spacing(inRow), between: spacing(packing.betweenRows) }),
+  ].filter(Boolean);
+  return (
+    <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
+      <div className="min-w-0">
+        <p>{facts.join(', ')}</p>
+        {how.length > 0 && <p>{how.join(' ')}</p>}
+        <Asked kind={kind} />
+        {crop.cautions.map((caution) => (
+          <p key={caution} className="border-blossom border-l-4 pl-2">
+            {t(`season:caution.${caution}`)}
+          </p>
+        ))}
+        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
+      </div>
+      {card.hasSpacing && (
+        <PackingDrawing
+          pattern={planting.pattern}
+          packing={packing}
+          width={planting.width}
+          length={planting.length}
+          outline={plantedOutline(bed, planting.width, planting.length)}
+          between={crop.betweenRows}
+          inRow={inRow}
+          family={crop.family}
+        />
+      )}
+    </div>
+  );
+}

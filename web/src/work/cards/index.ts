@@ -1,0 +1,2 @@
+export { BringList } from './BringList.tsx';
+export { stateLook, WorkCard } from './WorkCard.tsx';

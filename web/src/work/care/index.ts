@@ -1,0 +1,1 @@
+export { useToolName } from './toolName.ts';

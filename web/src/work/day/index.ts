@@ -1,0 +1,3 @@
+export { timeFor } from './clock.ts';
+export { DayMap } from './DayMap.tsx';
+export { useMarks } from './marks.ts';

@@ -1,0 +1,117 @@
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { Plus } from 'lucide-react';
+import { useDeferredValue, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useSearchParams } from 'react-router';
+import { useBothSeasons, useHere, useLeads, useLive } from '../../garden/index.ts';
+import { SessionPaths } from '../../garden/paths/index.ts';
+import { Button } from '../../kit/controls/index.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { CalendarAddress } from './CalendarAddress.tsx';
+import { SessionRow } from './SessionRow.tsx';
+import { listedDays, useSessions } from './sessionLists.ts';
+
+// Fetched when they are first shown: the screen beneath does not wait for all that a form is made with.
+const MoveSheet = fetchedPart(async () => (await import('./MoveSheet.tsx')).MoveSheet);
+const SessionSheet = fetchedPart(async () => (await import('./SessionSheet.tsx')).SessionSheet);
+
+/** Work sessions to come, and those that were. */
+export default function Sessions() {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const sessions = useSessions(listedDays(garden.today));
+  const tasks = useBothSeasons('tasks');
+  const [search, setSearch] = useSearchParams();
+  // A task on another screen may ask for a session of its own.
+  const wanted = search.get('task');
+  const [edited, setEdited] = useState<Session | 'new' | null>(wanted ? 'new' : null);
+  const [moved, setMoved] = useState<Session | null>(null);
+  useLive();
+  const close = () => {
+    setEdited(null);
+    setSearch({}, { replace: true });
+  };
+  return (
+    <Screen
+      title={t('sessions')}
+      actions={
+        leads && (
+          <Button look="act" onClick={() => setEdited('new')}>
+            <Plus aria-hidden size={18} />
+            {t('call')}
+          </Button>
+        )
+      }
+    >
+      <SessionPaths />
+      <Loaded of={sessions} also={[tasks]}>
+        {(list) => {
+          const coming = list.filter((session) => session.on >= garden.today);
+          const past = list.filter((session) => session.on < garden.today).reverse();
+          return (
+            <>
+              <section className="furrow">
+                <h2>{t('toCome')}</h2>
+                {coming.length === 0 && (
+                  <Bare title={t('noSessions')}>{leads && <p>{t('noSessionsHint')}</p>}</Bare>
+                )}
+                {coming.map((session) => (
+                  <SessionRow
+                    key={session.id}
+                    session={session}
+                    tasks={tasks.data ?? []}
+                    full
+                    onEdit={setEdited}
+                    onMove={setMoved}
+                  />
+                ))}
+              </section>
+              <CalendarAddress />
+              <Past sessions={past} tasks={tasks.data ?? []} onEdit={setEdited} />
+            </>
+          );
+        }}
+      </Loaded>
+      {moved && (
+        <MoveSheet session={moved} onClose={() => setMoved(null)} onUnfetched={() => setMoved(null)} />
+      )}
+      {edited && tasks.data && (
+        <SessionSheet
+          session={edited === 'new' ? null : edited}
+          tasks={tasks.data}
+          wanted={wanted}
+          onUnfetched={close}
+          onMove={(session) => {
+            close();
+            setMoved(session);
+          }}
+          onClose={close}
+        />
+      )}
+    </Screen>
+  );
+}
+
+/** The last of those that were. They are under all else: drawn after it. */
+function Past({
+  sessions,
+  ...row
+}: {
+  sessions: Session[];
+  tasks: TaskView[];
+  onEdit(session: Session): void;
+}) {
+  const { t } = useTranslation('work');
+  const isTheirTurn = useDeferredValue(true, false);
+  if (!isTheirTurn || sessions.length === 0) return null;
+  return (
+    <section className="furrow">
+      <h2>{t('past')}</h2>
+      {sessions.slice(0, 12).map((session) => (
+        <SessionRow key={session.id} session={session} {...row} />
+      ))}
+    </section>
+  );
+}

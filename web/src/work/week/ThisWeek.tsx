@@ -1,0 +1,218 @@
+import type { Planting } from '@unity-acre/contract/season';
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
+import { standsTender } from '@unity-acre/core/work';
+import { lazy } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { useCatalogue } from '../../crops/catalogue.ts';
+import { useCropNames } from '../../crops/names.ts';
+import {
+  datesAlone,
+  seasonYearOf,
+  useAlmanac,
+  useBothSeasons,
+  useHere,
+  useLeads,
+  useList,
+  useMeasure,
+} from '../../garden/index.ts';
+import { useDates } from '../../kit/dates.ts';
+import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { SessionRow, useSessions } from '../sessions/index.ts';
+import { TaskRow } from '../TaskRow.tsx';
+import { WeatherStrip } from './WeatherStrip.tsx';
+import { WeekRibbon } from './WeekRibbon.tsx';
+import { weekDays } from './weekDays.ts';
+
+const HarvestTotals = lazy(async () => ({
+  default: (await import('../../harvest/HarvestTotals.tsx')).HarvestTotals,
+}));
+
+/** Chance of frost from which tender plants outdoors are worth a word. */
+const FROST_WORTH_A_WORD = 0.05;
+
+/** What must happen, who is coming, what is at risk. */
+export default function ThisWeek() {
+  const { t } = useTranslation('work');
+  const { garden, role } = useHere();
+  const dates = useDates();
+  const { number } = useMeasure();
+  const risk = freezeRisk(useAlmanac(), garden.today);
+  return (
+    <div className="flex flex-col gap-6">
+      <div>
+        <Title>{dates.long(garden.today)}</Title>
+        <p className="mt-1 text-ink-soft">
+          {t('daylight', {
+            hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
+          })}{' '}
+          {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}
+        </p>
+      </div>
+      {role === 'receiver' ? <ForReceiver /> : <Week />}
+    </div>
+  );
+}
+
+function ForReceiver() {
+  const { garden } = useHere();
+  return <HarvestTotals year={seasonYearOf(garden, garden.today)} />;
+}
+
+function Week() {
+  const { garden } = useHere();
+  const sessions = useSessions(weekDays(garden.today));
+  const tasks = useBothSeasons('tasks');
+  const plantings = useBothSeasons('plantings', datesAlone);
+  return (
+    <Loaded of={sessions}>
+      {(sessionList) => (
+        <Loaded of={tasks}>
+          {(taskList) => (
+            <Loaded of={plantings}>
+              {(plantingList) => <Answers sessions={sessionList} tasks={taskList} plantings={plantingList} />}
+            </Loaded>
+          )}
+        </Loaded>
+      )}
+    </Loaded>
+  );
+}
+
+function Answers({
+  sessions,
+  tasks,
+  plantings,
+}: {
+  sessions: Session[];
+  tasks: TaskView[];
+  plantings: Planting[];
+}) {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const { from, until } = weekDays(garden.today);
+  const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
+  const open = tasks.filter(
+    (task) =>
+      (task.state === 'open' || task.state === 'late') &&
+      task.sessionId === null &&
+      task.window.earliest <= until,
+  );
+  const late = open.filter((task) => task.state === 'late').length;
+  return (
+    <>
+      <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
+      <div className="grid gap-x-12 gap-y-8 2xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
+        <div className="flex flex-col gap-8 2xl:order-2">
+          <section className="furrow">
+            <h2>{t('sessionsComing')}</h2>
+            {coming.length === 0 && (
+              <Bare title={t('noSessions')}>
+                {leads && (
+                  <Link to="/sessions" className="underline underline-offset-4">
+                    {t('call')}
+                  </Link>
+                )}
+              </Bare>
+            )}
+            {coming.map((session) => (
+              <SessionRow key={session.id} session={session} tasks={tasks} />
+            ))}
+          </section>
+          <AtRisk plantings={plantings} />
+          <WeatherStrip />
+        </div>
+        <section className="furrow">
+          <h2>{t('untaken', { n: open.length })}</h2>
+          <p className="text-ink-soft text-sm">
+            {open.length === 0 ? t('allTaken') : late > 0 ? t('lateOnes', { n: late }) : t('untakenHint')}
+          </p>
+          {plantings.length === 0 && (
+            <Bare title={t('nothingPlanned')}>
+              <Link to="/ground" className="underline underline-offset-4">
+                {t('toGround')}
+              </Link>
+            </Bare>
+          )}
+          <ul className="mt-1">
+            {open.slice(0, 30).map((task) => (
+              <TaskRow key={task.id} task={task}>
+                {leads && (
+                  <Link
+                    to={`/sessions?task=${task.id}`}
+                    className="inline-flex min-h-target items-center px-1.5 text-ink underline decoration-line-strong underline-offset-4"
+                  >
+                    {t('intoSession')}
+                  </Link>
+                )}
+              </TaskRow>
+            ))}
+          </ul>
+          {open.length > 30 && (
+            <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: open.length - 30 })}</p>
+          )}
+        </section>
+      </div>
+    </>
+  );
+}
+
+/** Seed that is not up, and tender plants that stand outdoors while frost may come. */
+function AtRisk({ plantings }: { plantings: Planting[] }) {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const leads = useLeads();
+  const dates = useDates();
+  const names = useCropNames();
+  const { number } = useMeasure();
+  const catalogue = useCatalogue();
+  const beds = useList('beds');
+  const bedName = (id: string) => beds.data?.find((bed) => bed.id === id)?.name ?? '';
+  const overdue = plantings.filter(
+    ({ overdueAfter }) => overdueAfter !== null && overdueAfter < garden.today,
+  );
+  const risk = freezeRisk(useAlmanac(), garden.today);
+  const outdoors = plantings.filter(({ cropId, steps }) => {
+    const crop = catalogue.crop(cropId);
+    return crop && standsTender(crop, steps);
+  });
+  const frosty = risk >= FROST_WORTH_A_WORD && outdoors.length > 0;
+  if (overdue.length === 0 && !frosty) return null;
+  return (
+    <section className="furrow">
+      <h2>{t('lookAt')}</h2>
+      <ul>
+        {frosty && (
+          <li className="border-line border-b py-2">
+            <strong className="text-rain">{t('risk.frost', { percent: number(risk * 100, 0) })}</strong>{' '}
+            {t('risk.standing', {
+              plantings: outdoors
+                .map((p) => `${names.crop(p.cropId).toLowerCase()} (${bedName(p.bedId)})`)
+                .join(', '),
+            })}{' '}
+            {leads && (
+              <Link to="/sessions/frost" className="underline underline-offset-4">
+                {t('risk.callOut')}
+              </Link>
+            )}
+          </li>
+        )}
+        {overdue.map((planting) => (
+          <li key={planting.id} className="border-line border-b py-2">
+            <Link to={`/ground/${planting.bedId}`} className="hover:underline">
+              <strong className="text-beet">
+                {t('risk.notUp', { crop: names.crop(planting.cropId), bed: bedName(planting.bedId) })}
+              </strong>
+            </Link>{' '}
+            {t('risk.suspect', {
+              sown: dates.short(planting.steps[0]!.on),
+              by: dates.short(planting.overdueAfter!),
+            })}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
