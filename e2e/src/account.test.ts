@@ -36,7 +36,7 @@ it('changes one’s password, gets in by a coordinator’s link when it is forgo
     (input) => (input as HTMLInputElement).value,
   );
 
-  const forgetful = await demo.signedIn('nobody');
+  const forgetful = await demo.visitor();
   await forgetful.hand.open('/sign-in');
   await forgetful.hand.follow(w.crew.signIn.forgot);
   await forgetful.hand.reads(account.forgot.lead);

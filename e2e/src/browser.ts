@@ -50,6 +50,9 @@ export async function visit(browser: Browser, size: Size, preferences: object = 
   await page.evaluateOnNewDocument(
     (state) => {
       if (location.protocol === 'about:') return;
+      document.addEventListener('securitypolicyviolation', ({ violatedDirective, blockedURI }) =>
+        console.error(`against the content policy: ${violatedDirective} ${blockedURI}`),
+      );
       if (!localStorage.getItem('unity-acre'))
         localStorage.setItem('unity-acre', JSON.stringify({ state, version: 0 }));
     },

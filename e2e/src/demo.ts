@@ -31,25 +31,33 @@ export class Demo {
     return this.end();
   }
 
+  /** Somebody who is not signed in, on a page of their own. */
+  async visitor(preferences: object = {}, size: Size = 'desk'): Promise<WatchedPage & { hand: Hand }> {
+    const watched = await visit(this.browser, size, preferences);
+    return { ...watched, hand: new Hand(watched.page, this.program.url) };
+  }
+
   /** Somebody of the demo garden, signed in, on a page of their own. */
   async signedIn(
     who = 'coordinator',
     preferences: object = {},
     size: Size = 'desk',
   ): Promise<WatchedPage & { hand: Hand }> {
-    const watched = await visit(this.browser, size, preferences);
-    const hand = new Hand(watched.page, this.program.url);
-    await hand.open('/sign-in');
-    await watched.page.evaluate(
-      async (body) => {
-        await fetch('/api/sign-in', {
-          method: 'POST',
-          headers: { 'content-type': 'application/json' },
-          body,
-        });
-      },
-      JSON.stringify({ email: `${who}@millrace.example`, password: demoPassword }),
-    );
-    return { ...watched, hand };
+    const { url } = this.program;
+    const answer = await fetch(`${url}/api/sign-in`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json', origin: url },
+      body: JSON.stringify({ email: `${who}@millrace.example`, password: demoPassword }),
+    });
+    if (!answer.ok) throw new Error(`${who} could not sign in: ${answer.status}`);
+    const visitor = await this.visitor(preferences, size);
+    for (const cookie of answer.headers.getSetCookie()) {
+      const [, name, value] = /^([^=]+)=([^;]*)/.exec(cookie)!;
+      await visitor.page.browserContext().setCookie({
+        ...{ name: name!, value: value!, domain: new URL(url).hostname, path: '/' },
+        ...{ httpOnly: true, sameSite: 'Lax' },
+      });
+    }
+    return visitor;
   }
 }

@@ -1,7 +1,7 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, it } from 'vitest';
+import { expect, it, onTestFinished } from 'vitest';
 import { openBrowser, visit } from './browser.ts';
 import { beginGarden, Hand, speech } from './hand.ts';
 import { Program } from './program.ts';
@@ -14,7 +14,12 @@ const w = speech.en;
 it('reckons from two frost dates alone, takes rules and crops of its own, and has them after a restart', async () => {
   const dataDir = mkdtempSync(join(tmpdir(), 'acre-empty-'));
   let program = await Program.start('server', dataDir);
+  onTestFinished(async () => {
+    await program.stop();
+    rmSync(dataDir, { recursive: true, force: true });
+  });
   const { browser, close } = await openBrowser();
+  onTestFinished(close);
   const { page, troubles } = await visit(browser, 'desk');
   const hand = new Hand(page, program.url);
   await beginGarden(hand, w);
@@ -118,21 +123,23 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
   await hand.reads('Bed 1');
   await hand.open('/garden/rules');
   await hand.reads(w.climate.rules.unchanged);
-  const chosen = await page.$$eval('main input[type="radio"]:checked', (inputs) =>
-    inputs.map((input) => input.closest('label')!.textContent),
+  const chosen = await page.$$eval('main button[role="radio"][aria-checked="true"]', (radios) =>
+    radios.map((radio) => radio.parentElement!.textContent),
   );
   expect(chosen).toContain(w.climate.rule.hardening.choice.twoWeeks);
 
   expect(troubles).toEqual([]);
-  await close();
-  await program.stop();
-  rmSync(dataDir, { recursive: true, force: true });
 });
 
 it('turns the year round for a garden in the south', async () => {
   const dataDir = mkdtempSync(join(tmpdir(), 'acre-south-'));
   const program = await Program.start('server', dataDir);
+  onTestFinished(async () => {
+    await program.stop();
+    rmSync(dataDir, { recursive: true, force: true });
+  });
   const { browser, close } = await openBrowser();
+  onTestFinished(close);
   const { page, troubles } = await visit(browser, 'phone');
   const hand = new Hand(page, program.url);
   await beginGarden(hand, w, {
@@ -154,7 +161,4 @@ it('turns the year round for a garden in the south', async () => {
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
   }
   expect(troubles).toEqual([]);
-  await close();
-  await program.stop();
-  rmSync(dataDir, { recursive: true, force: true });
 });

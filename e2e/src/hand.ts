@@ -34,6 +34,11 @@ export class Hand {
     return this.click(byName('button', name));
   }
 
+  /** Presses the button whose words are these, those for the ears alone with them. */
+  async pressWords(words: string): Promise<void> {
+    await this.click(`::-p-xpath(//button[normalize-space(.)="${words}"])`);
+  }
+
   follow(name: string): Promise<void> {
     return this.click(byName('link', name));
   }
@@ -67,7 +72,7 @@ export class Hand {
     if (text) await field.type(text);
   }
 
-  /** Sets a date or time field, whose parts browsers let people type in their own order. */
+  /** Sets a date or time field: typed, or, where one points with a finger, by the browser's own wheels. */
   async setDate(label: string, value: string): Promise<void> {
     const field = await this.labelled(label);
     await field.evaluate((element, next) => {
@@ -75,24 +80,54 @@ export class Hand {
       set.call(element, next);
       element.dispatchEvent(new Event('input', { bubbles: true }));
       element.dispatchEvent(new Event('change', { bubbles: true }));
+      // Some give on what is typed only once it is all there.
+      element.dispatchEvent(new FocusEvent('focusout', { bubbles: true }));
     }, value);
   }
 
   /** Chooses the option that reads so. */
   async choose(label: string, option: string): Promise<void> {
     const field = await this.labelled(label);
+    await field.evaluate((element) => (element as HTMLElement).focus());
+    await this.page.keyboard.press('Enter');
+    await this.chooseOpen(option);
+  }
+
+  /** The value that is chosen in a list. */
+  async chosen(label: string): Promise<string> {
+    const field = await this.labelled(label);
+    return field.evaluate((element) => (element as HTMLElement).dataset.value ?? '');
+  }
+
+  /** The options that a list offers, as they read. */
+  async offered(label: string): Promise<string[]> {
+    const field = await this.labelled(label);
+    await field.evaluate((element) => (element as HTMLElement).focus());
+    await this.page.keyboard.press('Enter');
+    await this.page.waitForSelector('[role="option"]');
+    const options = await this.page.$$eval('[role="option"]', (all) =>
+      all.map((one) => one.textContent ?? ''),
+    );
+    // A list listens for keys once it has the focus.
     await this.page.waitForFunction(
-      (element, text) => [...(element as HTMLSelectElement).options].some((o) => o.text.includes(text)),
+      () =>
+        document.activeElement?.matches('[role="option"], [role="listbox"], [role="dialog"] input') ?? false,
+    );
+    await this.page.keyboard.press('Escape');
+    await this.page.waitForFunction(() => !document.querySelector('[role="option"]'));
+    return options;
+  }
+
+  /** Chooses an option of the list that is open. */
+  async chooseOpen(option: string): Promise<void> {
+    const found = await this.page.waitForFunction(
+      (text) =>
+        [...document.querySelectorAll('[role="option"]')].find((one) => one.textContent?.includes(text)),
       {},
-      field,
       option,
     );
-    const value = await field.evaluate(
-      (element, text) =>
-        [...(element as HTMLSelectElement).options].find((o) => o.text.includes(text))!.value,
-      option,
-    );
-    await (field as ElementHandle<HTMLSelectElement>).select(value);
+    await (found.asElement() as ElementHandle<Element>).click();
+    await this.page.waitForFunction(() => !document.querySelector('[role="option"]'));
   }
 
   /** The field that a visible label of these words belongs to. */
@@ -106,7 +141,7 @@ export class Hand {
         const last = labels.at(-1);
         return last?.htmlFor
           ? document.getElementById(last.htmlFor)
-          : (last?.querySelector('input, select, textarea') ?? null);
+          : (last?.querySelector('input, button, textarea') ?? null);
       },
       {},
       label,

@@ -1,6 +1,6 @@
 import jsQR from 'jsqr';
 import { PNG } from 'pngjs';
-import type { Page } from 'puppeteer-core';
+import type { HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { type Hand, speech } from './hand.ts';
@@ -43,12 +43,13 @@ const until = async (check: () => Promise<boolean>) => {
   expect(await check()).toBe(true);
 };
 const undoLast = async () => {
+  await page.waitForSelector('::-p-aria([role="button"][name="Undo"])');
   const undo = await page.$$('::-p-aria([role="button"][name="Undo"])');
   await undo.at(-1)!.click();
   await hand.reads(w.kit.undone);
   // What was taken back can be undone too: its notice is put away, so that the next Undo is of the next change.
   await page.evaluate((undone) => {
-    for (const close of document.querySelectorAll('[aria-live] button[aria-label="Close"]')) {
+    for (const close of document.querySelectorAll('li button[aria-label="Close"]')) {
       if (close.parentElement?.textContent?.includes(undone)) (close as HTMLButtonElement).click();
     }
   }, w.kit.undone);
@@ -56,8 +57,8 @@ const undoLast = async () => {
   await page.waitForNetworkIdle({ idleTime: 300 });
 };
 /** The bar of a crop in the band of a bed. */
-const barOf = async (bed: string, crop: string) => {
-  const handle = await page.waitForFunction(
+const barOf = async (bed: string, crop: string, on = page) => {
+  const handle = await on.waitForFunction(
     (bedName, start) => {
       const band = [...document.querySelectorAll('section a')].find((a) => a.textContent === bedName);
       const bars = [...(band?.parentElement?.querySelectorAll('button') ?? [])];
@@ -92,6 +93,46 @@ describe('moving a planting along the year', () => {
     await undoLast();
     await until(async () => (await spinach()).startOn === before.startOn);
     expect(troubles).toEqual([]);
+  }, 60_000);
+
+  it('drags it into another bed, the one that it is let go over', async () => {
+    await hand.open('/season');
+    const before = await spinach();
+    const box = (await (await barOf('Bed 1', 'Spinach')).boundingBox())!;
+    const over = (await (await barOf('Bed 3', 'Pepper')).boundingBox())!;
+    await page.mouse.move(box.x + 20, box.y + box.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 20, over.y + over.height / 2, { steps: 8 });
+    await hand.reads('first pick');
+    await page.mouse.up();
+    const there = await bedNamed('Bed 3');
+    const bedOf = async () => (await plantings()).find(({ id }) => id === before.id)!.bedId;
+    await until(async () => (await bedOf()) === there);
+    await undoLast();
+    await until(async () => (await bedOf()) === before.bedId);
+  }, 60_000);
+
+  it('follows a hand that moved before what reckons its dates was there', async () => {
+    const own = await demo.signedIn();
+    await own.page.setBypassServiceWorker(true);
+    await own.page.setRequestInterception(true);
+    const held: HTTPRequest[] = [];
+    own.page.on('request', (request) => {
+      if (request.url().includes('/bandMove-')) held.push(request);
+      else void request.continue();
+    });
+    await own.hand.open('/season');
+    const box = (await (await barOf('Bed 1', 'Spinach', own.page)).boundingBox())!;
+    await own.page.mouse.move(box.x + 20, box.y + box.height / 2);
+    await own.page.mouse.down();
+    await own.page.mouse.move(box.x + 20 + 41, box.y + box.height / 2, { steps: 6 });
+    await until(async () => held.length > 0);
+    expect(await own.page.evaluate(() => document.body.innerText)).not.toContain('first pick');
+    // The hand is at rest.
+    for (const request of held) await request.continue();
+    await own.hand.reads('first pick');
+    await own.page.keyboard.press('Escape');
+    await own.page.browserContext().close();
   }, 60_000);
 
   it('moves it by keyboard, a day and a week, and into the next bed', async () => {
@@ -136,7 +177,7 @@ describe('moving a planting along the year', () => {
     await hand.press(plan.pin);
     await until(async () => (await plantings()).find(({ id }) => id === before.id)!.pinned);
     await undoLast();
-    await page.select('label:has(option[value="garlic"]) select', 'garlic');
+    await hand.choose(plan.only.crop, 'Garlic');
     await page.waitForFunction(() => {
       const bars = [...document.querySelectorAll('section[tabindex] button')];
       return bars.length > 0 && bars.every((bar) => bar.getAttribute('aria-label')?.startsWith('Garlic'));

@@ -1,0 +1,122 @@
+import type { Page } from 'puppeteer-core';
+import { afterAll, beforeAll, expect, it } from 'vitest';
+import { Demo } from './demo.ts';
+import { speech } from './hand.ts';
+
+const w = speech.en;
+
+let demo: Demo;
+beforeAll(async () => {
+  demo = await Demo.open();
+});
+afterAll(() => demo.close());
+
+interface Sent {
+  what: string;
+  bytes: number;
+}
+
+/** Counts what goes over the line from now on. */
+async function counted(page: Page): Promise<Sent[]> {
+  const client = await page.createCDPSession();
+  await client.send('Network.enable');
+  const asked = new Map<string, string>();
+  const sent: Sent[] = [];
+  client.on('Network.requestWillBeSent', ({ requestId, request }) =>
+    asked.set(requestId, `${request.method} ${new URL(request.url).pathname}`),
+  );
+  client.on('Network.loadingFinished', ({ requestId, encodedDataLength }) =>
+    sent.push({ what: asked.get(requestId) ?? '', bytes: encodedDataLength }),
+  );
+  return sent;
+}
+
+/** Until what a page fetches after it has come is there too, milliseconds. */
+const SETTLED_MS = 4_000;
+const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
+
+it.each(['/', '/sessions'])('costs a sign-up on %s three requests and 20 kB at most', async (screen) => {
+  const { page, hand } = await demo.signedIn();
+  await hand.open(screen);
+  await pause(SETTLED_MS);
+  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+  const sent = await counted(page);
+  await hand.press(w.work.signUp);
+  await hand.reads(w.kit.undo);
+  await pause(1500);
+  expect(sent.length, JSON.stringify(sent)).toBeLessThanOrEqual(3);
+  expect(sent.reduce((sum, { bytes }) => sum + bytes, 0)).toBeLessThanOrEqual(20_000);
+  await hand.press(w.kit.undo);
+  await hand.reads(w.kit.undone);
+  await page.browserContext().close();
+});
+
+it('leaves an idle sheet of a session alone', async () => {
+  const { page, hand } = await demo.signedIn();
+  await hand.open('/sessions');
+  const sheet = await page.$eval('article h3 a', (link) => link.getAttribute('href')!);
+  await hand.open(sheet);
+  await pause(SETTLED_MS);
+  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+  const sent = await counted(page);
+  // Longer than marks wait to be sent again.
+  await pause(20_000);
+  expect(sent).toEqual([]);
+  await page.browserContext().close();
+});
+
+type Begun = Window & { begun?: string[] };
+
+/** Screens with the file each is in, and its lists: how many of each. */
+const firstVisits: [string, string, Record<string, number>][] = [
+  ['/', 'ThisWeek', { sessions: 1, tasks: 2, plantings: 2, beds: 1, crops: 1 }],
+  ['/ground', 'Ground', { beds: 1, landmarks: 1, plantings: 1, crops: 1 }],
+  ['/season', 'Season', { beds: 1, plantings: 1, crops: 1 }],
+  ['/sessions', 'Sessions', { sessions: 1, tasks: 2, beds: 1, crops: 1 }],
+  ['/log', 'LogBook', { 'harvest-totals': 1, entries: 1, beds: 1, crops: 1 }],
+];
+
+it.each(firstVisits)(
+  'begins a first visit to %s with its files, and asks for its lists before it is drawn, once',
+  async (path, screen, lists) => {
+    const { page, hand } = await demo.signedIn();
+    await page.evaluateOnNewDocument(() => {
+      new MutationObserver((_, observer) => {
+        if (!document.querySelector('nav a')) return;
+        performance.mark('drawn');
+        observer.disconnect();
+      }).observe(document, { childList: true, subtree: true });
+      // Once the page has been read, and before any of its modules runs.
+      document.addEventListener('readystatechange', () => {
+        const links = [...document.querySelectorAll<HTMLLinkElement>('link[rel="modulepreload"]')];
+        Object.assign(window, { begun: (window as Begun).begun ?? links.map(({ href }) => href) });
+      });
+    });
+    await hand.open(path);
+    await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+    const { begun, fetched, drawn } = await page.evaluate(() => ({
+      begun: (window as Begun).begun!,
+      fetched: (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).map(
+        ({ name, startTime, transferSize }) => ({ path: new URL(name).pathname, startTime, transferSize }),
+      ),
+      drawn: performance.getEntriesByName('drawn')[0]!.startTime,
+    }));
+    expect(begun.filter((address) => address.includes(`/${screen}-`))).not.toEqual([]);
+    for (const ending of ['api/me', 'gardens/[^/]+']) {
+      expect(fetched.filter((one) => new RegExp(`/${ending}$`).test(one.path))).toHaveLength(1);
+    }
+    const bytes = fetched
+      .filter(({ startTime }) => startTime < drawn)
+      .reduce((sum, one) => sum + one.transferSize, 0);
+    expect(bytes).toBeLessThan(300_000);
+    // The letters of what people are called are among them in this garden.
+    const fonts = fetched.flatMap((one) => /([^/]+)-[^/]+[.]woff2$/.exec(one.path)?.[1] ?? []);
+    expect(fonts.sort()).toEqual(['text', 'titles']);
+    const listed = Object.keys(lists).map((list) => {
+      const asked = fetched.filter((one) => one.path.endsWith(`/${list}`));
+      return [list, asked.filter(({ startTime }) => startTime < drawn).length, asked.length];
+    });
+    expect(listed).toEqual(Object.entries(lists).map(([list, count]) => [list, count, count]));
+    await page.browserContext().close();
+  },
+);
