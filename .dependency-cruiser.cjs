@@ -1,3 +1,5 @@
+const { readdirSync } = require('node:fs');
+
 /** The floors and rooms of docs/architecture.md, as rules that fail the build. */
 const floorsAbove = {
   core: '^(contract|server|web|e2e|demo|bench)/',
@@ -23,6 +25,32 @@ const rooms = [
   'harvest',
 ];
 
+/** Rooms of the web, from what all need up to what puts them together: a room imports only rooms before it. */
+const webRooms = [
+  'words',
+  'kit',
+  'garden',
+  'crops',
+  'place',
+  'season',
+  'harvest',
+  'log',
+  'ground',
+  'crew',
+  'work',
+  'shell',
+];
+
+/** Folders of a floor's rooms, each with a face of its own through which it is reached. */
+const subRooms = (floor) =>
+  readdirSync(floor, { withFileTypes: true })
+    .filter((room) => room.isDirectory())
+    .flatMap((room) =>
+      readdirSync(`${floor}/${room.name}`, { withFileTypes: true })
+        .filter((sub) => sub.isDirectory())
+        .map((sub) => `${floor}/${room.name}/${sub.name}`),
+    );
+
 module.exports = {
   forbidden: [
     ...Object.entries(floorsAbove).map(([floor, above]) => ({
@@ -37,6 +65,26 @@ module.exports = {
       from: { path: `^core/src/${room}/` },
       to: { path: `^core/src/(${rooms.slice(i + 1).join('|')})/` },
     })),
+    ...webRooms.slice(0, -1).map((room, i) => ({
+      name: `web-${room}-imports-no-later-room`,
+      severity: 'error',
+      // Words are gathered from where they are used; tests may use anything.
+      from: { path: `^web/src/${room}/`, pathNot: '\\.test\\.tsx?$|^web/src/words/(all|en|es|late)\\.ts$' },
+      to: { path: `^web/src/(${webRooms.slice(i + 1).join('|')})/` },
+    })),
+    // A screen is fetched by its address, and the shell fetches late what few want: these alone reach for a file.
+    ...subRooms('web/src').map((room) => ({
+      name: `${room.slice(4)}-has-a-face`,
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: `^${room}/|^web/src/words/|^web/src/shell/` },
+      to: { path: `^${room}/`, pathNot: '/index[.]ts$|[.]json$' },
+    })),
+    {
+      name: 'web-garden-has-a-face',
+      severity: 'error',
+      from: { path: '^web/src/', pathNot: '^web/src/garden/' },
+      to: { path: '^web/src/garden/', pathNot: '/index[.]ts$' },
+    },
     {
       name: 'core-rooms-meet-at-their-index',
       severity: 'error',

@@ -1,10 +1,10 @@
 import { defineConfig } from 'vitest/config';
 import { BaseSequencer, type TestSpecification } from 'vitest/node';
 
-/** The walk through all screens takes longest by far: begun last, it would keep one of two cores waiting. */
+/** The walks through all screens take longest by far: begun last, they would keep one of two cores waiting. */
 class LongestFirst extends BaseSequencer {
   override async sort(files: TestSpecification[]): Promise<TestSpecification[]> {
-    const isLongest = ({ moduleId }: TestSpecification) => moduleId.endsWith('/screens.test.ts');
+    const isLongest = ({ moduleId }: TestSpecification) => /[/](opened|screens)[.]test[.]ts$/.test(moduleId);
     const sorted = await super.sort(files);
     return [...sorted.filter(isLongest), ...sorted.filter((file) => !isLongest(file))];
   }
@@ -53,6 +53,17 @@ export default defineConfig({
           include: ['src/**/*.test.ts'],
           testTimeout: 60_000,
           isolate: false,
+        },
+      },
+      {
+        test: {
+          // Components, in a page without a browser: the names of their files end in .tsx.
+          name: 'components',
+          root: 'web',
+          environment: 'happy-dom',
+          include: ['src/**/*.test.tsx'],
+          setupFiles: ['src/testing/setup.ts'],
+          testTimeout: 60_000,
         },
       },
       {

@@ -6,8 +6,8 @@ import { must, root } from './setUp.mjs';
 const server = join(root, 'server/src');
 
 /** Worker threads are files of their own, beside the program that starts them. */
-const workers = ['season/placement.worker.ts', 'work/rota.worker.ts', 'heavy/heavy.worker.ts'].map((file) =>
-  join(server, file),
+const workers = ['season/placement.worker.ts', 'work/rota/rota.worker.ts', 'heavy/heavy.worker.ts'].map(
+  (file) => join(server, file),
 );
 
 async function bundle(workspace, entryPoints) {

@@ -3,7 +3,8 @@ import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
-const BUDGET_BYTES = 200 * 1024;
+/** What a first visit may fetch, in KB; set-up, with all the controls of its form, is visited once in an installation's life. */
+const BUDGETS = { 'This week': 190, 'Sign in': 192, 'Set-up': 210 };
 const dist = join(import.meta.dirname, '../web/dist');
 const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
 
@@ -17,7 +18,6 @@ function withImports(key, seen = new Set()) {
 
 const entry = 'index.html';
 const named = (end) => Object.keys(manifest).find((name) => name.endsWith(end));
-const routes = manifest[entry].dynamicImports ?? [];
 const words = named('words/en.ts');
 const sizeOf = (keys) =>
   [...keys]
@@ -27,19 +27,21 @@ const sizeOf = (keys) =>
 
 let failed = false;
 const firstScreens = {
-  'This week': ['shell/Door.tsx', 'work/ThisWeek.tsx'],
-  'Sign in': ['crew/SignIn.tsx'],
-  'Set-up': ['place/SetUp.tsx'],
+  'This week': ['shell/inside.ts', 'work/week/ThisWeek.tsx'],
+  'Sign in': ['crew/access/SignIn.tsx'],
+  'Set-up': ['place/setup/SetUp.tsx'],
 };
 for (const [screen, files] of Object.entries(firstScreens)) {
   const keys = withImports(words, withImports(entry));
   for (const file of files) withImports(named(file), keys);
   const size = sizeOf(keys);
-  const line = `${screen}: ${(size / 1024).toFixed(1)} KB of JavaScript compressed, budget ${BUDGET_BYTES / 1024} KB`;
+  const line = `${screen}: ${(size / 1024).toFixed(1)} KB of JavaScript compressed, budget ${BUDGETS[screen]} KB`;
   console.log(line);
-  if (size > BUDGET_BYTES) failed = true;
+  if (size > BUDGETS[screen] * 1024) failed = true;
 }
-const screens = routes.filter((key) => manifest[key].isDynamicEntry && /\/[A-Z]\w+\.tsx$/.test(key));
+const screens = Object.keys(manifest).filter(
+  (key) => manifest[key].isDynamicEntry && /\/[A-Z]\w+\.tsx$/.test(key),
+);
 console.log(`${screens.length} screens are fetched when first visited`);
 if (screens.length < 10) failed = true;
 if (failed) {

@@ -103,7 +103,7 @@ async function putChildrenEverywhere() {
   const lead = await manager.findOneByOrFail(tables.people, { gardenId, role: 'coordinator' });
   const session = {
     title: 'With children',
-    on: '2026-05-30',
+    on: '2026-05-20',
     from: '09:00',
     to: '11:00',
     meetAt: '',
