@@ -267,7 +267,8 @@ describe('a garden’s own crops', () => {
     ['tomato', { frostDamageC: -12 }, 'frostDamageC', 'tenderButStandsFrost'],
     ['kale', { frostDamageC: 0 }, 'frostDamageC', 'hardyButDiesOfFrost'],
     ['carrot', { growthC: [20, 10, 30] }, 'growthC', 'growthOrder'],
-    ['pea', { turns: ['overwinter'] }, 'overwinters', 'neededToOverwinter'],
+    ['winter-hardy-mix', { overwinters: null }, 'overwinters', 'neededToOverwinter'],
+    ['asparagus', { perennial: { yearsToCrop: 2 } }, 'perennial', 'neededToHarvest'],
   ] as const)('of %s that say %o are refused at %s', (cropId, patch, field, code) => {
     let issues: { path: PropertyKey[]; message: string }[] = [];
     try {

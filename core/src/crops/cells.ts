@@ -1,7 +1,7 @@
 import type { CropRow } from './row.ts';
 
 /** How a field of a crop stands in one cell of a table. */
-type Kind = 'text' | 'number' | 'texts' | 'numbers' | 'byNumber' | 'varieties';
+type Kind = 'text' | 'number' | 'truth' | 'texts' | 'numbers' | 'byNumber' | 'varieties';
 
 /** The columns of a table of crops, in order: the path of the field, and how its cell is written. */
 const columns: readonly [path: string, kind: Kind][] = [
@@ -21,6 +21,8 @@ const columns: readonly [path: string, kind: Kind][] = [
   ['emergenceDays', 'byNumber'],
   ['nightsC', 'numbers'],
   ['heatEndsC', 'number'],
+  ['fruitSet.mostC', 'numbers'],
+  ['fruitSet.daysToPick', 'number'],
   ['growthC', 'numbers'],
   ['weeksIndoors', 'numbers'],
   ['potOnDays', 'number'],
@@ -28,6 +30,8 @@ const columns: readonly [path: string, kind: Kind][] = [
   ['sproutDays', 'numbers'],
   ['maturityFrom', 'text'],
   ['pickDays', 'numbers'],
+  ['bearsOn', 'truth'],
+  ['sweetenedByFrost', 'truth'],
   ['harvest.style', 'text'],
   ['harvest.sign', 'text'],
   ['pastFirstFrostDays', 'number'],
@@ -35,6 +39,7 @@ const columns: readonly [path: string, kind: Kind][] = [
   ['overwinters.harvestAfterLastFrost', 'numbers'],
   ['perennial.yearsToCrop', 'number'],
   ['perennial.harvestFromLastFrost', 'numbers'],
+  ['perennial.harvestFromWarmSoil', 'numbers'],
   ['inRowIn', 'number'],
   ['betweenRowsIn', 'number'],
   ['intensiveIn', 'number'],
@@ -66,7 +71,7 @@ export const cropColumns: readonly string[] = columns.map(([path]) => path);
 
 /** Between the parts of a cell. */
 const BETWEEN = '; ';
-/** Between the fields of a variety: id | English name | Spanish name | fewest-most days. */
+/** Between the fields of a variety: id | English name | Spanish name | fewest-most days | traits, if any. */
 const FIELDS = ' | ';
 
 type Tree = { [key: string]: unknown };
@@ -91,6 +96,7 @@ function cellOf(value: unknown, kind: Kind): string {
   switch (kind) {
     case 'text':
     case 'number':
+    case 'truth':
       return String(value);
     case 'texts':
     case 'numbers':
@@ -101,7 +107,15 @@ function cellOf(value: unknown, kind: Kind): string {
         .join(BETWEEN);
     case 'varieties':
       return (value as CropRow['varieties'])
-        .map(({ id, name, daysToMaturity }) => [id, name.en, name.es, daysToMaturity.join('-')].join(FIELDS))
+        .map(({ id, name, daysToMaturity, traits = [] }) =>
+          [
+            id,
+            name.en,
+            name.es,
+            daysToMaturity.join('-'),
+            ...(traits.length > 0 ? [traits.join(' ')] : []),
+          ].join(FIELDS),
+        )
         .join(BETWEEN);
   }
 }
@@ -120,6 +134,8 @@ function valueOfCell(cell: string, kind: Kind): unknown {
       return cell;
     case 'number':
       return numberIn(cell);
+    case 'truth':
+      return cell === 'true' || cell === 'false' ? cell === 'true' : cell;
     case 'texts':
       return partsOf(cell);
     case 'numbers':
@@ -133,8 +149,11 @@ function valueOfCell(cell: string, kind: Kind): unknown {
       );
     case 'varieties':
       return partsOf(cell).map((part) => {
-        const [id = '', en = '', es = '', days = ''] = part.split('|').map((field) => field.trim());
-        return { id, name: { en, es }, daysToMaturity: days.split('-').map((side) => numberIn(side.trim())) };
+        const [id = '', en = '', es = '', days = '', traits = ''] = part
+          .split('|')
+          .map((field) => field.trim());
+        const daysToMaturity = days.split('-').map((side) => numberIn(side.trim()));
+        return { id, name: { en, es }, daysToMaturity, ...(traits && { traits: traits.split(' ') }) };
       });
   }
 }

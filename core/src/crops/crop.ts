@@ -1,5 +1,5 @@
 import { toMetres } from '../units/index.ts';
-import { onceOverStyles } from './kinds.ts';
+import { onceOverStyles, type Trait } from './kinds.ts';
 import type { CropRow } from './row.ts';
 
 /** Days from first to last, with the usual value between. */
@@ -13,6 +13,7 @@ export interface Variety {
   id: string;
   name: { en: string; es: string };
   daysToMaturity: DaySpan;
+  traits?: readonly Trait[] | undefined;
 }
 
 type Kept = Omit<

@@ -42,6 +42,10 @@ export const propagules = ['plants', 'sets', 'cloves', 'tubers', 'crowns', 'slip
 export const turns = ['spring', 'autumn', 'overwinter'] as const;
 export type Turn = (typeof turns)[number];
 
+/** In what a variety differs from others of its crop. Onions bulb by the length of the day. */
+export const traits = ['determinate', 'longDay', 'intermediateDay', 'shortDay'] as const;
+export type Trait = (typeof traits)[number];
+
 /** How deep a young plant is set. */
 export const setOutDepths = [
   'asItStood',

@@ -14,6 +14,7 @@ import {
   suns,
   supports,
   temperaments,
+  traits,
   turns,
 } from './kinds.ts';
 
@@ -35,6 +36,8 @@ const varietyRow = z.strictObject({
   name: words,
   /** fewest and most days to maturity, from what `maturityFrom` says */
   daysToMaturity: z.tuple([whole.min(10), whole.max(500)]).refine(inOrder, 'inOrder'),
+  /** in what it differs from others of its crop: when it bulbs, or that it bears all at once */
+  traits: z.array(z.enum(traits)).max(4).optional(),
 });
 
 /** A crop as the catalogue states it. Lengths are in inches, as in the trade's tables, temperatures in °C. */
@@ -62,6 +65,10 @@ const fields = z.strictObject({
   nightsC: z.tuple([celsius, celsius]).refine(inOrder, 'inOrder').optional(),
   /** mean daily maximum at which a cool crop bolts, stops or turns bitter */
   heatEndsC: celsius.optional(),
+  /** mean daily maximum and minimum above which flowers set no fruit, and days from the set to the pick */
+  fruitSet: z
+    .strictObject({ mostC: z.tuple([celsius, celsius]), daysToPick: whole.min(0).max(90) })
+    .optional(),
   /** degree-day base, mean temperature that gains nothing more, and the one days to maturity are quoted for */
   growthC: three(celsius),
   /** fewest, usual and most weeks from sowing indoors to setting out; the last is the limit in the pot */
@@ -73,20 +80,26 @@ const fields = z.strictObject({
   sproutDays: span.optional(),
   maturityFrom: z.enum(['sowing', 'settingOut']),
   pickDays: span,
+  /** goes on bearing until frost, heat or bolting ends it, and not for the days of `pickDays` alone */
+  bearsOn: z.boolean().optional(),
+  /** is not picked before the first frosts, which sweeten it */
+  sweetenedByFrost: z.boolean().optional(),
   harvest: z.strictObject({ style: z.enum(harvestStyles), sign: z.enum(harvestSigns) }),
   /** days a crop may stand past the first autumn frost, where it is planted for autumn */
   pastFirstFrostDays: whole.min(0).max(120).optional(),
   /** thinned once, or first to half the room and later to all of it */
   thinning: z.enum(['one', 'two']).optional(),
-  /** when what was planted in autumn is taken, in days from the last frost of the year after */
+  /** when a cover crop planted in autumn is cut, in days from the last frost of the year after */
   overwinters: z
     .strictObject({ harvestAfterLastFrost: z.tuple([whole, whole]).refine(inOrder, 'inOrder') })
     .optional(),
-  /** seasons before the first harvest, and its span each year in days from the last frost */
+  /** seasons before the first harvest, and its span each year in days from the last frost, where that is known so */
   perennial: z
     .strictObject({
       yearsToCrop: whole.min(0).max(5),
-      harvestFromLastFrost: z.tuple([whole, whole]).refine(inOrder, 'inOrder'),
+      harvestFromLastFrost: z.tuple([whole, whole]).refine(inOrder, 'inOrder').optional(),
+      /** the same in days from the soil's reaching 10 °C, when most perennials wake */
+      harvestFromWarmSoil: z.tuple([whole, whole]).refine(inOrder, 'inOrder').optional(),
     })
     .optional(),
   inRowIn: inches,
@@ -162,9 +175,16 @@ function contradictions(crop: CropRow): Contradiction[] {
     'neededForAutumn',
   );
   need(
-    !crop.turns.includes('overwinter') || crop.overwinters !== undefined,
+    !(crop.turns.includes('overwinter') && crop.harvest.style === 'cover') || crop.overwinters !== undefined,
     'overwinters',
     'neededToOverwinter',
+  );
+  need(
+    !crop.perennial ||
+      crop.perennial.harvestFromLastFrost !== undefined ||
+      crop.perennial.harvestFromWarmSoil !== undefined,
+    'perennial',
+    'neededToHarvest',
   );
   const [base, cap, usual] = crop.growthC;
   need(base < usual && usual <= cap, 'growthC', 'growthOrder');
@@ -184,6 +204,9 @@ const dispensable = fields.pick({
   emergenceDays: true,
   nightsC: true,
   heatEndsC: true,
+  fruitSet: true,
+  bearsOn: true,
+  sweetenedByFrost: true,
   weeksIndoors: true,
   potOnDays: true,
   setOutDepth: true,

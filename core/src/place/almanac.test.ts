@@ -5,19 +5,20 @@ import {
   almanacOf,
   climateOfFrosts,
   expectedWarmth,
+  type FrostyPlace,
   firstFreezeDay,
   freezeRisk,
   frostDates,
   growingDays,
+  growthRate,
   lastFreezeDay,
-  type Place,
   seasonYearOf,
   steadyNightShare,
   YEAR,
 } from './index.ts';
 
-const north: Place = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
-const south: Place = { latitude: -44.5, longitude: 170, lastFrost: '11-08', firstFrost: '04-03' };
+const north: FrostyPlace = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
+const south: FrostyPlace = { latitude: -44.5, longitude: 170, lastFrost: '11-08', firstFrost: '04-03' };
 const northern = almanacOf(climateOfFrosts(north));
 const southern = almanacOf(climateOfFrosts(south));
 const latitudes = fc.integer({ min: -60, max: 60 }).filter((latitude) => latitude !== 0);
@@ -115,7 +116,8 @@ describe('a spot in the garden', () => {
   it('is made once and then looked up', () => {
     expect(almanacOf(northern.climate, -1)).toBe(almanacOf(northern.climate, -1));
     expect(northern.soil(30)).toBe(northern.soil(30));
-    expect(northern.heat(5, 26)).toBe(northern.heat(5, 26));
+    const warmth = { base: 5, cap: 26, usual: 17 };
+    expect(northern.growth(warmth)).toBe(northern.growth({ ...warmth }));
   });
 });
 
@@ -129,9 +131,26 @@ describe('warmth', () => {
     }
   });
 
-  it('is slowed by short days where growth is reckoned, and by nothing where it is only summed', () => {
-    const place = 200;
-    expect(northern.heat(4, 100)[place]!).toBeLessThan(expectedWarmth(northern, 4)[place]!);
+  it('brings a day of growth on a day as warm as is usual, less in short days, none in cold or dark', () => {
+    expect(growthRate(1, 12)).toBeCloseTo(1, 10);
+    expect(growthRate(1, 11)).toBeCloseTo(1, 10);
+    expect(growthRate(1, 9.5)).toBeCloseTo(0.5, 10);
+    expect(growthRate(1, 8)).toBe(0);
+    expect(growthRate(0, 12)).toBe(0);
+  });
+
+  it('brings less and less the warmer it is, and never two days of growth in one', () => {
+    const rates = [0, 0.25, 0.5, 1, 1.5, 2, 4, 100].map((warmth) => growthRate(warmth, 12));
+    for (const [i, rate] of rates.slice(1).entries()) expect(rate).toBeGreaterThan(rates[i]!);
+    expect(rates[2]! - rates[1]!).toBeGreaterThan(rates[4]! - rates[3]!);
+    expect(rates.at(-1)!).toBeLessThan(2);
+  });
+
+  it('adds up growth from midwinter on, over three years', () => {
+    const sums = northern.growth({ base: 5, cap: 26, usual: 17 });
+    expect(sums.length).toBe(3 * YEAR + 1);
+    for (let place = 1; place <= 3 * YEAR; place++) expect(sums[place]! >= sums[place - 1]!).toBe(true);
+    expect(sums[2 * YEAR]! - sums[YEAR]!).toBeCloseTo(sums[YEAR]!, 6);
   });
 
   it('follows the air into the soil, later the deeper', () => {

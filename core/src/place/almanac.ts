@@ -9,6 +9,7 @@ import {
   spreadAt,
 } from './dateSpread.ts';
 import { expectedDegreeDays } from './degreeDays.ts';
+import { growthRate, type Warmth } from './growthRate.ts';
 import { daylightHours } from './radiation.ts';
 import { calendarPlace, dayInSeason, placeInSeason, seasonYearOf, YEAR } from './seasonYear.ts';
 import { type SoilCover, soilTemperatures } from './soilTemperature.ts';
@@ -30,7 +31,7 @@ export class Almanac {
   /** daylight hours by place */
   readonly light: Float64Array;
   readonly #soils = new Map<string, Float64Array>();
-  readonly #heats = new Map<string, Float64Array>();
+  readonly #growths = new Map<string, Float64Array>();
 
   /** @param offsetC how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall */
   constructor(
@@ -100,23 +101,22 @@ export class Almanac {
   }
 
   /**
-   * Warmth gathered from midwinter to each place, degree days above `base` with means counted up to `cap`; growth
-   * slows in days shorter than twelve hours and is counted down with them.
-   * Reaches over three season years.
+   * Growth from midwinter to each place, in days of growth at a crop's usual warmth: each day brings as much as its warmth
+   * and its light allow. Reaches over three season years.
    */
-  heat(base: number, cap: number): Float64Array {
-    const key = `${base} ${cap}`;
-    let heat = this.#heats.get(key);
-    if (!heat) {
-      heat = new Float64Array(YEAR * SUMMED_YEARS + 1);
-      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) {
-        const place = p % YEAR;
-        const degreeDays = expectedDegreeDays(this.mean[place]!, this.climate.spreadC, base, cap);
-        heat[p + 1] = heat[p]! + degreeDays * Math.min(1, this.light[place]! / 12);
-      }
-      this.#heats.set(key, heat);
+  growth({ base, cap, usual }: Warmth): Float64Array {
+    const key = `${base} ${cap} ${usual}`;
+    let sums = this.#growths.get(key);
+    if (!sums) {
+      const rates = Float64Array.from({ length: YEAR }, (_, p) => {
+        const degreeDays = expectedDegreeDays(this.mean[p]!, this.climate.spreadC, base, cap);
+        return growthRate(degreeDays / (usual - base), this.light[p]!);
+      });
+      sums = new Float64Array(YEAR * SUMMED_YEARS + 1);
+      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) sums[p + 1] = sums[p]! + rates[p % YEAR]!;
+      this.#growths.set(key, sums);
     }
-    return heat;
+    return sums;
   }
 }
 

@@ -11,6 +11,7 @@ import {
   climateOfRecord,
   degreeDays,
   expectedDegreeDays,
+  type FrostyPlace,
   freezeRisk,
   freezeYears,
   frostDates,
@@ -18,7 +19,6 @@ import {
   lastFreezeDay,
   normalQuantile,
   normalShare,
-  type Place,
   packRecord,
   placeForLater,
   StationReader,
@@ -182,8 +182,8 @@ it.each([
   expect(normalQuantile(share)).toBeCloseTo(z, 3);
 });
 
-const north: Place = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
-const south: Place = { latitude: -44.5, longitude: -88, lastFrost: '11-08', firstFrost: '04-03' };
+const north: FrostyPlace = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
+const south: FrostyPlace = { latitude: -44.5, longitude: -88, lastFrost: '11-08', firstFrost: '04-03' };
 
 describe('a place known by its median frosts', () => {
   it('keeps them to the day, in every year', () => {

@@ -1,8 +1,9 @@
 export * from './almanac.ts';
-export * from './climate.ts';
+export { type Climate, climateOfRecord, FEWEST_YEARS } from './climate.ts';
 export * from './coordinates.ts';
 export * from './dateSpread.ts';
 export * from './degreeDays.ts';
+export * from './growthRate.ts';
 export * from './harmonics.ts';
 export * from './normal.ts';
 export * from './place.ts';
@@ -14,5 +15,6 @@ export * from './soilTemperature.ts';
 export * from './station.ts';
 export * from './stationReader.ts';
 export * from './sun.ts';
+export { climateOfFrosts, climateOfNormals } from './supposedClimate.ts';
 export * from './weatherModel.ts';
 export { freezeYears, STEADY_DIP_C, STEADY_NIGHTS } from './yearlyDates.ts';

@@ -6,9 +6,16 @@ export interface Place {
   latitude: number;
   /** degrees, west negative */
   longitude: number;
-  lastFrost: MonthDay;
-  firstFrost: MonthDay;
+  /** the median frosts; null for both where most years have none */
+  lastFrost: MonthDay | null;
+  firstFrost: MonthDay | null;
 }
+
+/** A place that has frosts. */
+export type FrostyPlace = Place & { lastFrost: MonthDay; firstFrost: MonthDay };
+
+export const hasFrosts = (place: Place): place is FrostyPlace =>
+  place.lastFrost !== null && place.firstFrost !== null;
 
 /** Means by month, January first, as climate tables print them. */
 export interface MonthlyNormals {
@@ -24,6 +31,6 @@ export interface MonthlyNormals {
  * True where a growing season lies between the two dates: in the north within one calendar year, in the
  * south across the new year.
  */
-export function frostsInOrder(place: Pick<Place, 'latitude' | 'lastFrost' | 'firstFrost'>): boolean {
+export function frostsInOrder(place: Pick<FrostyPlace, 'latitude' | 'lastFrost' | 'firstFrost'>): boolean {
   return place.latitude >= 0 ? place.lastFrost < place.firstFrost : place.lastFrost > place.firstFrost;
 }

@@ -9,7 +9,7 @@ import {
   type Shape,
   workedOutline,
 } from '../ground/index.ts';
-import { isCover } from './covers.ts';
+import { isCover } from './windows/index.ts';
 
 /** What a planting needs, reckoned from its ground. */
 export interface Amounts {

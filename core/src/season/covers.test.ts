@@ -3,12 +3,12 @@ import { plainCatalogue } from '../crops/index.ts';
 import { pack } from '../ground/index.ts';
 import { type Almanac, almanacOf, climateOfNormals } from '../place/index.ts';
 import { amounts } from './amounts.ts';
-import { isWinterKilled } from './covers.ts';
 import { startOf } from './milestone.ts';
 import { milestones } from './reckon.ts';
 import { defaultRules } from './rules.ts';
 import { stillSown } from './stillSow.ts';
 import { almanac, plan } from './testing.ts';
+import { isWinterKilled } from './windows/index.ts';
 
 /*
  * When and how thickly cover crops are sown. Common practice, no source: winter-killed mixes from late summer to mid-September

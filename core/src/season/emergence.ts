@@ -1,9 +1,9 @@
 import { addDays, type Day, daysBetween } from '../calendar/index.ts';
 import { type Crop, type DaySpan, daysToEmergence } from '../crops/index.ts';
 import { about, after, sameReason } from './chain.ts';
-import type { Gates } from './gates.ts';
 import type { Reason } from './reason.ts';
 import type { Reckoning } from './reckoning.ts';
+import type { Gates } from './windows/index.ts';
 
 /** First thinning at about 1 in tall, the second at 2 to 3 in; days from emergence and from the first. From memory. */
 const THIN_DAYS = 12;

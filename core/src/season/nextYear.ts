@@ -1,6 +1,6 @@
 import { groundArea, workedOutline } from '../ground/index.ts';
 import { assign } from '../solving/index.ts';
-import { allowsMethod } from './outdoors.ts';
+import { allowsMethod } from './windows/index.ts';
 import { lastYearOf, type PlannedBed, type PlannedPlanting, rotates, type YearPlan } from './yearPlan.ts';
 
 /** How a garden is rolled over: every bed's contents one place on, or each to the bed that suits its families best. */

@@ -1,14 +1,22 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../calendar/index.ts';
 import type { DaySpan } from '../crops/index.ts';
-import { placeForEarlier } from '../place/index.ts';
+import { placeForEarlier, YEAR } from '../place/index.ts';
 import { about, after, type Chain, sameReason } from './chain.ts';
-import { growthOf } from './growth.ts';
-import { killsAt } from './outdoors.ts';
+import type { BoundReasons, Window } from './milestone.ts';
+import { seasonOfPicking } from './perennialSeason.ts';
 import type { Reason } from './reason.ts';
 import { type Reckoning, springAnchor } from './reckoning.ts';
+import { firstFrostPlace, growingHeat, growthOf, killsAt } from './windows/index.ts';
 
 /** Days allowed to clear a planting after the last pick. Common practice, no source. */
 const CLEAR_DAYS = 7;
+/** Days after the first frost in which what it sweetens is best dug or picked. Common practice, no source. */
+const SWEETENED_DAYS = 7;
+/** The place in the year after its own at which what stood through a mild winter bolts: as the days reach twelve hours. */
+const BOLTS = YEAR + 75;
+/** Days on both sides of its end within which a planting stops bearing. */
+const END_GIVE_DAYS = 14;
+
 /** First pick, last pick and clearing of what is picked in its own season. */
 export function picking(reckoning: Reckoning, inGround: Day, maturity: DaySpan & { added: number }): void {
   const { chain, plan, almanac } = reckoning;
@@ -33,46 +41,95 @@ export function picking(reckoning: Reckoning, inGround: Day, maturity: DaySpan &
   if (maturity.added > 0) ripe.push({ code: 'slowerInPlace', days: maturity.added });
   if (maturity.added < 0) ripe.push({ code: 'alreadyGrown', days: -maturity.added });
 
-  const frostPlace = placeForEarlier(almanac.firstFreeze(killsAt(crop)), 0.5);
-  const firstFrost = frostPlace === null ? null : almanac.day(year, frostPlace);
-  const isTender = crop.temperament !== 'hardy';
   const window = after(inGround, span);
-  if (isTender && firstFrost !== null && window.best > firstFrost) {
-    ripe.push({ code: 'mayNotFinish', limit: firstFrost, maturity: span.most });
-    // What is not ready by the frost is taken as it is then, or not at all.
-    if (firstFrost > addDays(inGround, least)) {
-      window.earliest = earlierOf(window.earliest, firstFrost);
-      window.best = firstFrost;
-      window.latest = earlierOf(window.latest, addDays(firstFrost, 7));
-    }
+  sweetened(reckoning, window, ripe);
+  const killed = killingDay(reckoning, inGround);
+  if (crop.temperament !== 'hardy' && killed !== null && window.best > killed) {
+    ripe.push({ code: 'mayNotFinish', limit: killed, maturity: span.most });
+    // What is not ready by the frost is taken as it is then.
+    const end = laterOf(killed, addDays(inGround, least));
+    window.earliest = earlierOf(window.earliest, end);
+    window.best = end;
+    window.latest = earlierOf(window.latest, addDays(end, 7));
   }
   const first = chain.add('firstPick', window, sameReason(...ripe)).on;
-  lastPick(reckoning, first, isTender ? firstFrost : null);
+  lastPick(reckoning, first);
 }
 
-/** The picking runs its span, unless frost or heat ends it. */
-function lastPick({ chain, plan, gates, almanac }: Reckoning, first: Day, firstFrost: Day | null): void {
-  const { crop, turn, year } = plan;
-  const span = after(first, crop.pickDays);
+/** Moves a first pick that frost sweetens to the first frost. */
+function sweetened({ plan, almanac, gates }: Reckoning, window: Window, ripe: Reason[]): void {
+  const frost = plan.crop.sweetenedByFrost ? firstFrostPlace(gates) : null;
+  if (frost === null) return;
+  const firstFrost = almanac.day(plan.year, frost);
+  const best = addDays(firstFrost, SWEETENED_DAYS);
+  if (window.best >= best) return;
+  window.earliest = laterOf(window.earliest, firstFrost);
+  window.best = best;
+  window.latest = laterOf(window.latest, addDays(best, 2 * SWEETENED_DAYS));
+  ripe.push({ code: 'sweetened', firstFrost });
+}
+
+/** The median day of the frost that kills a planting, the first after a day; null where most years have none. */
+function killingDay({ plan, almanac }: Reckoning, day: Day): Day | null {
+  const place = placeForEarlier(almanac.firstFreeze(killsAt(plan.crop)), 0.5);
+  if (place === null) return null;
+  const here = almanac.placeOf(plan.year, day);
+  return almanac.day(plan.year, place + Math.max(0, Math.ceil((here - place) / YEAR)) * YEAR);
+}
+
+/** The day, the first after another, from which heat stops a crop; null where it never does. */
+function heatDay({ plan, almanac }: Reckoning, day: Day): Day | null {
+  const heat = growingHeat(almanac, plan.crop);
+  if (!heat || heat.from === null) return null;
+  const here = almanac.placeOf(plan.year, day);
+  // In the heat it is over already.
+  const years = Math.max(0, Math.ceil((here - heat.to) / YEAR));
+  return almanac.day(plan.year, heat.from + years * YEAR);
+}
+
+/** What bears on is picked until something ends it; anything else for its span, unless something ends it before. */
+function lastPick(reckoning: Reckoning, first: Day): void {
+  const { chain, plan } = reckoning;
+  const { crop, variety } = plan;
   const { fewest, most } = crop.pickDays;
-  const reasons = sameReason({ code: 'picking', fewest, most, from: first });
-  const endAt = (day: Day, reason: Reason, grace: number) => {
-    if (span.best <= day || first > day) return;
-    span.earliest = earlierOf(span.earliest, day);
-    span.best = day;
-    span.latest = laterOf(day, earlierOf(span.latest, addDays(day, grace)));
-    reasons.best = [...reasons.best, reason];
-  };
-  const heat = turn === 'spring' && crop.heatEndsC !== undefined ? gates.heatComes(crop.heatEndsC) : null;
-  if (heat) {
-    const on = almanac.day(year, heat.place);
-    // What is ready by then is still picked for its shortest span.
-    const end = laterOf(on, addDays(first, fewest));
-    if (first <= on) endAt(end, { code: 'heatStops', highC: crop.heatEndsC!, on }, 7);
+  const [ends] = endsOf(reckoning, first);
+  const bearsOn = crop.bearsOn && !variety.traits?.includes('determinate');
+  let last: Day;
+  if (bearsOn && ends) {
+    const reasons = sameReason({ code: 'bearsOn', until: ends.on }, ends.reason);
+    last = chain.add('lastPick', about(ends.on, END_GIVE_DAYS, END_GIVE_DAYS), reasons).on;
+  } else {
+    const span = after(first, crop.pickDays);
+    const reasons = sameReason({ code: 'picking', fewest, most, from: first });
+    if (ends && span.best > ends.on && first <= ends.on) {
+      span.earliest = earlierOf(span.earliest, ends.on);
+      span.best = ends.on;
+      span.latest = laterOf(ends.on, earlierOf(span.latest, addDays(ends.on, END_GIVE_DAYS)));
+      reasons.best = [...reasons.best, ends.reason];
+    }
+    last = chain.add('lastPick', span, reasons).on;
   }
-  if (firstFrost !== null) endAt(firstFrost, { code: 'frostEnds', firstFrost }, 14);
-  const last = chain.add('lastPick', span, reasons).on;
   if (!crop.perennial) clearing(chain, last);
+}
+
+/** What may end the picking, the first first: the frost that kills, heat, and for what stands on in a mild winter the bolt. */
+function endsOf(reckoning: Reckoning, first: Day): { on: Day; reason: Reason }[] {
+  const { plan, almanac } = reckoning;
+  const { crop, year } = plan;
+  const ends: { on: Day; reason: Reason }[] = [];
+  const killed = killingDay(reckoning, first);
+  if (killed !== null) ends.push({ on: killed, reason: { code: 'frostEnds', firstFrost: killed } });
+  const heat = heatDay(reckoning, first);
+  if (heat !== null) {
+    // What is ready by then is still picked for its shortest span.
+    const on = laterOf(heat, addDays(first, crop.pickDays.fewest));
+    ends.push({ on, reason: { code: 'heatStops', highC: crop.heatEndsC!, on: heat } });
+  }
+  if (crop.temperament === 'hardy') {
+    const on = almanac.day(year, BOLTS);
+    if (on > first) ends.push({ on, reason: { code: 'bolts', on } });
+  }
+  return ends.sort((a, b) => (a.on < b.on ? -1 : 1));
 }
 
 function clearing(chain: Chain, last: Day): void {
@@ -93,38 +150,39 @@ export function cutDown({ chain, plan, almanac }: Reckoning): void {
 }
 
 /** The harvest of what rests through a winter, or of what needs years before its first. */
-export function pickAnotherYear({ chain, plan, almanac }: Reckoning): void {
+export function pickAnotherYear(reckoning: Reckoning): void {
+  const { chain, plan } = reckoning;
   const { crop, year, turn } = plan;
-  const years = turn === 'overwinter' ? 1 : crop.perennial!.yearsToCrop;
-  const span = crop.overwinters?.harvestAfterLastFrost ?? crop.perennial!.harvestFromLastFrost;
-  const lastFrost = springAnchor(almanac, year + years);
-  const [from, to] = span;
-  if (turn === 'overwinter') {
-    const reason: Reason = { code: 'winterRest', from, to, lastFrost };
-    const best = addDays(lastFrost, Math.round((from + to) / 2));
-    const window = { earliest: addDays(lastFrost, from), best, latest: addDays(lastFrost, to) };
-    const first = chain.add('firstPick', window, sameReason(reason)).on;
-    const { fewest, most } = crop.pickDays;
-    const last = chain.add(
-      'lastPick',
-      after(first, crop.pickDays),
-      sameReason({ code: 'picking', fewest, most, from: first }),
-    ).on;
-    clearing(chain, last);
+  if (turn !== 'overwinter') {
+    const { yearsToCrop } = crop.perennial!;
+    seasonOfPicking(reckoning, chain, year + yearsToCrop, [
+      { code: 'yearsToCrop', years: yearsToCrop, planted: year },
+    ]);
     return;
   }
-  const waits: Reason = { code: 'yearsToCrop', years, planted: year };
-  seasonOfPicking(chain, lastFrost, span, [waits]);
+  const first = chain.add('firstPick', ...afterWinter(reckoning)).on;
+  const { fewest, most } = crop.pickDays;
+  const last = chain.add(
+    'lastPick',
+    after(first, crop.pickDays),
+    sameReason({ code: 'picking', fewest, most, from: first }),
+  ).on;
+  clearing(chain, last);
 }
 
-/** First and last pick of a perennial in one of its years. */
-export function seasonOfPicking(
-  chain: Chain,
-  lastFrost: Day,
-  [from, to]: readonly [number, number],
-  reasons: Reason[],
-): void {
-  const each: Reason = { code: 'eachYear', from, to, lastFrost };
-  chain.add('firstPick', about(addDays(lastFrost, from), 7, 10), sameReason(...reasons, each));
-  chain.add('lastPick', about(addDays(lastFrost, to), 7, 10), sameReason(each));
+/** When what stood through the winter is ready: its days of growth from midwinter on, or as the crop's row has it. */
+function afterWinter({ plan, almanac }: Reckoning): [Window, BoundReasons] {
+  const { crop, variety, year } = plan;
+  if (crop.overwinters) {
+    const lastFrost = springAnchor(almanac, year + 1);
+    const [from, to] = crop.overwinters.harvestAfterLastFrost;
+    const best = addDays(lastFrost, Math.round((from + to) / 2));
+    const window = { earliest: addDays(lastFrost, from), best, latest: addDays(lastFrost, to) };
+    return [window, sameReason({ code: 'winterRest', from, to, lastFrost })];
+  }
+  const growth = growthOf(almanac, crop);
+  const ready = (days: number) => almanac.day(year, YEAR + growth.daysFrom(YEAR, days));
+  const { fewest, usual, most } = variety.daysToMaturity;
+  const window = { earliest: ready(fewest), best: ready(usual), latest: ready(most) };
+  return [window, sameReason({ code: 'growsFromMidwinter', days: usual, from: almanac.day(year, YEAR) })];
 }

@@ -20,21 +20,31 @@ export type Reason =
   | { code: 'soilHot'; soilC: number; by: Day }
   | { code: 'winterComes'; soilC: number; by: Day }
   | { code: 'heatComes'; highC: number; on: Day }
-  | { code: 'mustFinish'; limit: Day; pastFrost: number; maturity: number; picking: number }
-  | { code: 'mayNotFinish'; limit: Day; maturity: number }
-  | {
-      code: 'countBack';
-      firstFrost: Day;
-      pastFrost: number;
-      maturity: number;
-      shortDays: number;
-      picking: number;
-    }
+  | { code: 'setsBeforeHeat'; highC: number; nightC: number; on: Day }
+  | { code: 'soilTooHot'; soilC: number; on: Day }
+  | { code: 'growsAgain'; share: number; by: Day }
+  | { code: 'bulbsInLongDays'; hours: number; on: Day }
+  | { code: 'mustFinish'; limit: Day; maturity: number; picking: number }
+  | { code: 'grownBeforeFrost'; by: Day; atC: number; maturity: number; shortDays: number }
+  | { code: 'grownBeforeDark'; by: Day; maturity: number; shortDays: number }
+  | { code: 'countBack'; by: Day; maturity: number; picking: number }
+  | { code: 'heatOver'; highC: number; on: Day }
+  | { code: 'heatEases'; highC: number; on: Day }
+  | { code: 'setsAfterHeat'; highC: number; nightC: number; on: Day }
+  | { code: 'daysShorten'; days: number; shortest: Day }
   | { code: 'summerHeat'; days: number }
   | { code: 'growsBeforeFrost'; days: number; atC: number; by: Day }
   | { code: 'growsBeforeFreeze'; days: number; by: Day }
   | { code: 'seldomKilled'; atC: number }
   | { code: 'openSeason' }
+  // Why it is not advised.
+  | { code: 'mayNotFinish'; limit: Day; maturity: number }
+  | { code: 'tooHot'; highC: number }
+  | { code: 'coolSummer'; meanC: number; wantedC: number }
+  | { code: 'summerUnknown' }
+  | { code: 'notOwnSeason' }
+  | { code: 'wrongDayLength'; kind: 'longDay' | 'intermediateDay' | 'shortDay' }
+  | { code: 'winterKills'; atC: number }
   // What the plant asks.
   | { code: 'weeksIndoors'; days: number; from: Day }
   | { code: 'potLimit'; days: number; from: Day }
@@ -50,11 +60,16 @@ export type Reason =
   | { code: 'slowerInPlace'; days: number }
   | { code: 'alreadyGrown'; days: number }
   | { code: 'picking'; fewest: number; most: number; from: Day }
+  | { code: 'sweetened'; firstFrost: Day }
+  | { code: 'bearsOn'; until: Day }
   | { code: 'frostEnds'; firstFrost: Day }
+  | { code: 'bolts'; on: Day }
   | { code: 'heatStops'; highC: number; on: Day }
   | { code: 'winterRest'; from: number; to: number; lastFrost: Day }
+  | { code: 'growsFromMidwinter'; days: number; from: Day }
   | { code: 'yearsToCrop'; years: number; planted: number }
   | { code: 'eachYear'; from: number; to: number; lastFrost: Day }
+  | { code: 'eachYearFromSoil'; from: number; to: number; soilC: number; on: Day }
   | { code: 'clearAfter'; days: number; from: Day }
   | { code: 'cutDown'; from: number; to: number; lastFrost: Day }
   // What the garden does.

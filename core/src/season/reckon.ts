@@ -1,28 +1,17 @@
 import { addDays, type Day } from '../calendar/index.ts';
-import type { DaySpan } from '../crops/index.ts';
+import type { Turn } from '../crops/index.ts';
 import type { Almanac } from '../place/index.ts';
 import { after, Chain, sameReason } from './chain.ts';
-import { isCover, winterHardyWindow, winterKilledWindow } from './covers.ts';
 import { emergence, emergenceFrom, overdueAfter, thinning } from './emergence.ts';
-import { Gates } from './gates.ts';
-import { outdoorDays } from './growth.ts';
 import { startedIndoors } from './indoors.ts';
 import { type Happened, inOrder, type Milestone, startOf } from './milestone.ts';
-import {
-  allowsMethod,
-  autumnWindow,
-  hasTurn,
-  overwinterWindow,
-  type PlaceWindow,
-  springWindow,
-} from './outdoors.ts';
 import { cutDown, pickAnotherYear, picking } from './picking.ts';
 import type { PlantingPlan } from './plan.ts';
-import type { Reason } from './reason.ts';
 import { type DatedWindow, dated, type Reckoning } from './reckoning.ts';
 import { defaultRules, type HouseRules } from './rules.ts';
 import { sideWork } from './sideWork.ts';
 import { standing } from './standing.ts';
+import { allowsMethod, doubtsOf, gatesOf, hasTurn, isCover, outdoorDays, windowOf } from './windows/index.ts';
 
 /**
  * Every dated step of a planting, with windows and reasons. Facts win: a step that happened stands on its day, and
@@ -40,12 +29,12 @@ export function milestones(
 ): Milestone[] | null {
   const { crop, method, turn } = plan;
   if (!allowsMethod(crop, method, rules) || !hasTurn(crop, turn)) return null;
-  const gates = new Gates(almanac, plan.year);
+  const gates = gatesOf(almanac, plan.year);
   const reckoning = { plan, almanac, rules, gates, chain: new Chain(happened) };
   if (season > plan.year && crop.perennial) return standing(reckoning, season);
 
   const maturity = outdoorDays(crop, plan.variety.daysToMaturity, method);
-  const window = dated(almanac, plan.year, outdoorWindow(reckoning, maturity));
+  const window = dated(almanac, plan.year, windowOf(plan, maturity, gates, rules));
   const inGround =
     method === 'startIndoors'
       ? startedIndoors(reckoning, window)
@@ -57,6 +46,19 @@ export function milestones(
   else picking(reckoning, inGround, maturity);
   sideWork(reckoning);
   return inOrder(reckoning.chain.steps, method);
+}
+
+/** The parts of a season that a crop has of its own at a place: spring and autumn may be one there, or one of them too hot. */
+export function ownTurns(
+  { crop, ...way }: Omit<PlantingPlan, 'turn' | 'startOn'>,
+  almanac: Almanac,
+  rules: HouseRules,
+): Turn[] {
+  const own = crop.turns.filter((turn) => {
+    const steps = milestones({ crop, ...way, turn, startOn: null }, almanac, rules);
+    return steps && !doubtsOf(steps).some(({ code }) => code === 'notOwnSeason');
+  });
+  return own.length > 0 ? own : crop.turns;
 }
 
 /** The season year that a planting is planned for on a day: the first whose window has not passed. */
@@ -79,21 +81,6 @@ export function mayBegin(plan: PlantingPlan, almanac: Almanac, rules: HouseRules
   if (almanac.seasonYear(day) === plan.year) return true;
   const start = startOf(milestones({ ...plan, startOn: null }, almanac, rules) ?? []);
   return start !== undefined && start.window.earliest <= day && day <= start.window.latest;
-}
-
-function outdoorWindow({ plan, almanac, rules, gates }: Reckoning, maturity: DaySpan): PlaceWindow {
-  const { crop, method, turn, after: stage, year } = plan;
-  const gate = stage
-    ? {
-        place: almanac.placeOf(year, addDays(stage.from, stage.days)),
-        reason: { code: 'afterStage', cropId: stage.cropId, days: stage.days, from: stage.from } as Reason,
-      }
-    : null;
-  const asked = { crop, method, maturity, stage: gate };
-  if (isCover(crop))
-    return turn === 'overwinter' ? winterHardyWindow(asked, gates) : winterKilledWindow(asked, gates);
-  if (turn === 'overwinter') return overwinterWindow(gates);
-  return turn === 'spring' ? springWindow(asked, gates, rules) : autumnWindow(asked, gates, rules);
 }
 
 function sowInPlace(reckoning: Reckoning, window: DatedWindow): Day {

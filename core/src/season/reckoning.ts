@@ -1,11 +1,10 @@
 import type { Day } from '../calendar/index.ts';
 import { type Almanac, placeForLater } from '../place/index.ts';
 import type { Chain } from './chain.ts';
-import type { Gates } from './gates.ts';
 import type { BoundReasons, Window } from './milestone.ts';
-import type { PlaceWindow } from './outdoors.ts';
 import type { PlantingPlan } from './plan.ts';
 import type { HouseRules } from './rules.ts';
+import type { Gates, PlaceWindow } from './windows/index.ts';
 
 /** Everything a reckoning goes through, handed from step to step. */
 export interface Reckoning {

@@ -1,6 +1,6 @@
-import { type Day, dayNumber } from '../calendar/index.ts';
+import { type Day, dayNumber, daysBetween } from '../calendar/index.ts';
 import type { Crop } from '../crops/index.ts';
-import { degreeDaysOf } from '../place/index.ts';
+import { degreeDaysOf, growthRate } from '../place/index.ts';
 import { inGroundOf, type Milestone } from './milestone.ts';
 
 /** Weather of one year, beginning on or before the planting goes out. */
@@ -27,6 +27,9 @@ const BELOW_GROUND_DAYS = 7;
 /** Years have their killing frost in autumn from this many days after going out; sooner it is damage. */
 const AUTUMN_FROM_DAYS = 60;
 
+/** What is picked so long after going out is picked in another year, days. */
+const LONGEST_DAYS = 240;
+
 /**
  * Grows a planting through years of weather: gathers each day's warmth, and watches its nights.
  * @param steps the planting's milestones, as planned for the plan's year
@@ -42,22 +45,23 @@ export function rehearse(
   lightAt: (days: number) => number,
 ): Rehearsal | null {
   const out = inGroundOf(steps);
-  if (!out || !steps.some(({ kind }) => kind === 'firstPick') || crop.overwinters) return null;
+  const first = steps.find(({ kind }) => kind === 'firstPick');
+  if (!out || !first || daysBetween(out.on, first.on) > LONGEST_DAYS) return null;
   const safeDays = out.kind === 'sow' ? BELOW_GROUND_DAYS : 0;
   const { base, cap, usual } = crop.growth;
-  const needed = quotedDays * (usual - base);
   let damaged = 0;
   let unfinished = 0;
   const picks: number[] = [];
   for (const year of years) {
     const start = dayNumber(out.on) - dayNumber(year.first);
-    let warmth = 0;
+    let grown = 0;
     let hurt = false;
     let pick: number | null = null;
     for (let n = 0; start + n < year.low.length && pick === null; n++) {
       const low = year.low[start + n]!;
-      warmth += degreeDaysOf(low, year.high[start + n]!, base, cap) * Math.min(1, lightAt(n) / 12);
-      if (warmth >= needed) pick = n;
+      const warmth = degreeDaysOf(low, year.high[start + n]!, base, cap);
+      grown += growthRate(warmth / (usual - base), lightAt(n));
+      if (grown >= quotedDays) pick = n;
       else if (n >= safeDays && low <= crop.frostDamageC) {
         if (n >= AUTUMN_FROM_DAYS) break;
         hurt = true;

@@ -2,9 +2,9 @@ import { addDays, type Day, earlierOf, laterOf } from '../calendar/index.ts';
 import { netsAgainst } from '../crops/index.ts';
 import { placeForLater } from '../place/index.ts';
 import { about, sameReason } from './chain.ts';
-import { isCover } from './covers.ts';
 import type { Milestone, MilestoneKind } from './milestone.ts';
 import type { Reckoning } from './reckoning.ts';
+import { isCover } from './windows/index.ts';
 
 /** Days before the sowing by which supports stand. Common practice, no source: supports go in before the seed. */
 const SUPPORT_LEAD_DAYS = 3;

@@ -2,11 +2,10 @@ import type { Day } from '../calendar/index.ts';
 import { daysBetween } from '../calendar/index.ts';
 import type { Crop, Method, Turn, Variety } from '../crops/index.ts';
 import { type Almanac, shareBy } from '../place/index.ts';
-import { isWinterKilled } from './covers.ts';
 import { startOf } from './milestone.ts';
-import { killsAt } from './outdoors.ts';
 import { milestones } from './reckon.ts';
 import type { HouseRules } from './rules.ts';
+import { doubtsOf, killsAt } from './windows/index.ts';
 
 /** Something that can be started on a day. */
 export interface StillSown {
@@ -31,49 +30,63 @@ export interface StillSown {
 const BEST_GIVE_DAYS = 7;
 
 /**
- * What can be started on a day: every crop, method and part of the season whose window is open, with what would come
- * of it. The most urgent first.
+ * What can be started on a day: every crop, method and part of the season whose window is open and that the place is not
+ * against, with what would come of it. A window of another season year counts where it reaches to the day. The most urgent
+ * first.
  */
 export function stillSown(crops: readonly Crop[], almanac: Almanac, rules: HouseRules, on: Day): StillSown[] {
-  const year = almanac.seasonYear(on);
-  const open: StillSown[] = [];
-  for (const crop of crops) {
-    if (crop.harvest.sign === 'winterKills' && !isWinterKilled(crop, almanac)) continue;
-    const variety = crop.varieties.reduce((a, b) =>
-      b.daysToMaturity.usual < a.daysToMaturity.usual ? b : a,
-    );
-    for (const method of crop.methods) {
-      for (const turn of crop.turns) {
-        const plan = { crop, variety, method, turn, year, startOn: on };
-        const steps = milestones(plan, almanac, rules);
-        const start = steps && startOf(steps);
-        if (!steps || !start || on < start.window.earliest || on > start.window.latest) continue;
-        const off = daysBetween(start.window.best, on);
-        const firstPick = steps.find(({ kind }) => kind === 'firstPick')?.on ?? null;
-        const last =
-          steps.find(({ kind }) => kind === 'clear') ?? steps.find(({ kind }) => kind === 'lastPick');
-        open.push({
-          crop,
-          variety,
-          method,
-          turn,
-          year,
-          latest: start.window.latest,
-          daysLeft: daysBetween(on, start.window.latest),
-          stands: off < -BEST_GIVE_DAYS ? 'early' : off > BEST_GIVE_DAYS ? 'late' : 'best',
-          firstPick,
-          clear: last?.on ?? null,
-          lost:
-            firstPick === null || turn === 'overwinter' ? null : lostShare(crop, almanac, year, firstPick),
-        });
-      }
-    }
+  const here = almanac.seasonYear(on);
+  const open = crops.flatMap((crop) =>
+    crop.methods.flatMap((method) => {
+      const ways = crop.turns.flatMap((turn) =>
+        [here - 1, here, here + 1].flatMap((year) => startedOn(crop, method, turn, year) ?? []),
+      );
+      // Where spring's window and autumn's are one, it is told once, as the one whose best day is nearer.
+      return ways.sort((a, b) => Math.abs(a.off) - Math.abs(b.off)).slice(0, 1);
+    }),
+  );
+  return open
+    .map(({ off: _, ...way }) => way)
+    .sort((a, b) => a.daysLeft - b.daysLeft || (a.crop.id < b.crop.id ? -1 : 1));
+
+  function startedOn(
+    crop: Crop,
+    method: Method,
+    turn: Turn,
+    year: number,
+  ): (StillSown & { off: number }) | null {
+    const variety = quickest(crop);
+    const plan = { crop, variety, method, turn, year, startOn: on };
+    const steps = milestones(plan, almanac, rules);
+    const start = steps && startOf(steps);
+    if (!steps || !start || on < start.window.earliest || on > start.window.latest) return null;
+    if (doubtsOf(steps).length > 0) return null;
+    const off = daysBetween(start.window.best, on);
+    const firstPick = steps.find(({ kind }) => kind === 'firstPick')?.on ?? null;
+    const last = steps.find(({ kind }) => kind === 'clear') ?? steps.find(({ kind }) => kind === 'lastPick');
+    const isOwnSeason = firstPick !== null && turn !== 'overwinter';
+    return {
+      crop,
+      variety,
+      method,
+      turn,
+      year,
+      latest: start.window.latest,
+      daysLeft: daysBetween(on, start.window.latest),
+      stands: off < -BEST_GIVE_DAYS ? 'early' : off > BEST_GIVE_DAYS ? 'late' : 'best',
+      firstPick,
+      clear: last?.on ?? null,
+      lost: isOwnSeason ? lostShare(crop, almanac, year, firstPick) : null,
+      off,
+    };
   }
-  return open.sort((a, b) => a.daysLeft - b.daysLeft || (a.crop.id < b.crop.id ? -1 : 1));
 }
+
+const quickest = ({ varieties }: Crop): Variety =>
+  varieties.reduce((a, b) => (b.daysToMaturity.usual < a.daysToMaturity.usual ? b : a));
 
 /** Share of years in which the frost that ends a crop comes before a day. */
 function lostShare(crop: Crop, almanac: Almanac, year: number, firstPick: Day): number {
-  const spread = almanac.firstFreeze(crop.temperament === 'hardy' ? crop.frostDamageC : killsAt(crop));
+  const spread = almanac.firstFreeze(killsAt(crop));
   return shareBy(spread, almanac.placeOf(year, firstPick));
 }

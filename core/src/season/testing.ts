@@ -1,9 +1,20 @@
 import { plainCatalogue } from '../crops/index.ts';
-import { type Almanac, almanacOf, climateOfFrosts, climateOfNormals, type Place } from '../place/index.ts';
+import {
+  type Almanac,
+  almanacOf,
+  climateOfFrosts,
+  climateOfNormals,
+  type FrostyPlace,
+} from '../place/index.ts';
 import type { PlantingPlan } from './plan.ts';
 
 /** A cold inland place with a last frost about 10 May, as the demo garden's. Invented. */
-export const northern: Place = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
+export const northern: FrostyPlace = {
+  latitude: 44.5,
+  longitude: -88,
+  lastFrost: '05-10',
+  firstFrost: '10-03',
+};
 
 const northernNormals = {
   low: [-13.5, -12, -6, 0.3, 6.2, 11.8, 14.4, 13.4, 9, 3.2, -2.5, -9.5],
@@ -14,7 +25,7 @@ const northernNormals = {
 export const almanac: Almanac = almanacOf(climateOfNormals(northern, northernNormals));
 
 /** Places of many kinds, known by their frosts alone. */
-const places: Place[] = [
+const places: FrostyPlace[] = [
   northern,
   { latitude: -41, longitude: 174, lastFrost: '10-05', firstFrost: '05-01' },
   { latitude: 61, longitude: 25, lastFrost: '06-05', firstFrost: '09-05' },

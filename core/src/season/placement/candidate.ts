@@ -4,6 +4,7 @@ import { FULL_SUN_HOURS, PART_SUN_HOURS, workedOutline } from '../../ground/inde
 import { type Milestone, startOf } from '../milestone.ts';
 import { milestones } from '../reckon.ts';
 import { inGroundSpan } from '../space.ts';
+import { doubtsOf } from '../windows/index.ts';
 import { lastYearOf, type PlannedBed, rotates, type YearPlan } from '../yearPlan.ts';
 import { type Demand, pieceOf, waysOf } from './demand.ts';
 
@@ -144,7 +145,7 @@ function timesOf(
       milestones({ crop, variety, method, turn, year: plan.year, startOn }, almanac, plan.rules);
     const best = at(null);
     const start = best && startOf(best);
-    if (!best || !start) return [];
+    if (!best || !start || doubtsOf(best).some(({ code }) => code === 'notOwnSeason')) return [];
     const { earliest, best: bestDay, latest } = start.window;
     // What has not been begun cannot begin before today.
     const least = laterOf(earliest, plan.today);

@@ -2,8 +2,8 @@ import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
 import type { Crop, Method, Turn, Variety } from '../../crops/index.ts';
 import { type Pattern, pack, workedOutline } from '../../ground/index.ts';
 import { spacingOf } from '../amounts.ts';
-import { allowsMethod, hasTurn } from '../outdoors.ts';
 import type { HouseRules } from '../rules.ts';
+import { allowsMethod, hasTurn } from '../windows/index.ts';
 import type { PlannedBed } from '../yearPlan.ts';
 
 /** What the garden wishes for. */

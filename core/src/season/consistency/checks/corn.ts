@@ -1,7 +1,7 @@
 import { addDays, type Day, daysBetween } from '../../../calendar/index.ts';
 import { gapBetween, outlineOf } from '../../../ground/index.ts';
 import { amounts } from '../../amounts.ts';
-import { isCover } from '../../covers.ts';
+import { isCover } from '../../windows/index.ts';
 import type { PlannedPlanting } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { pairsOf } from '../together.ts';

@@ -1,6 +1,6 @@
 import type { Day } from '../../../calendar/index.ts';
-import { isCover, isWinterKilled } from '../../covers.ts';
 import { inGroundOf } from '../../milestone.ts';
+import { isCover, isWinterKilled } from '../../windows/index.ts';
 import type { YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 

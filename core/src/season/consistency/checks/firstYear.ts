@@ -1,4 +1,4 @@
-import { isCover } from '../../covers.ts';
+import { isCover } from '../../windows/index.ts';
 import { rowWith } from '../row.ts';
 
 /** Kinds that are plenty for a first year. Common practice, no source (KNOWLEDGE 1). */

@@ -1,5 +1,5 @@
 import { type Day, daysBetween } from '../../../calendar/index.ts';
-import { isCover } from '../../covers.ts';
+import { isCover } from '../../windows/index.ts';
 import type { PlannedPlanting, YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { later } from '../trial.ts';

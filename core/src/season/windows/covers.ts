@@ -1,7 +1,7 @@
-import type { Crop } from '../crops/index.ts';
-import { type Almanac, placeForEarlier, YEAR } from '../place/index.ts';
+import type { Crop } from '../../crops/index.ts';
+import { type Almanac, placeForEarlier, YEAR } from '../../place/index.ts';
 import type { Gate, Gates } from './gates.ts';
-import type { Asked, PlaceWindow } from './outdoors.ts';
+import type { Asked, PlaceWindow } from './placeWindow.ts';
 
 /*
  * When cover crops are sown. Those that winter kills want their weeks of growth before the frost that stops them; those that
@@ -13,7 +13,7 @@ const KILLED_C = -8;
 /** Soil at seed depth when the ground begins to freeze, °C. */
 const FREEZES_C = 0;
 /** Soil in which rye and vetch are first sown, and in which it is best, °C. */
-const AFTER_SUMMER_C = { from: 15, best: 13 };
+const AFTER_SUMMER_C = { from: 17, best: 15 };
 /** Where the ground never freezes what stands through the winter is sown up to the beginning of December. */
 const LAST_WITHOUT_FROST = YEAR - 31;
 

@@ -1,6 +1,6 @@
-import { type Crop, daysToEmergence } from '../crops/index.ts';
-import { type Almanac, placeForEarlier, placeForLater, YEAR } from '../place/index.ts';
-import type { Reason } from './reason.ts';
+import { type Crop, daysToEmergence } from '../../crops/index.ts';
+import { type Almanac, placeForEarlier, placeForLater, YEAR } from '../../place/index.ts';
+import type { Reason } from '../reason.ts';
 
 /** What holds something back, or ends it: a place in the season year, and why there. */
 export interface Gate {
@@ -12,6 +12,7 @@ export interface Gate {
 const SEED_DEPTH_MM = 50;
 /** Midsummer as a place: what warms does so before it, what cools after it. */
 const WARMEST_SEARCH_END = 230;
+const MIDSUMMER = 172;
 
 /** The later of gates: all that must be open. */
 export const lastOpen = (gates: readonly Gate[]): Gate =>
@@ -20,6 +21,23 @@ export const lastOpen = (gates: readonly Gate[]): Gate =>
 /** The earlier of gates: the first that closes. */
 export const firstClosed = (gates: readonly Gate[]): Gate =>
   gates.reduce((first, gate) => (gate.place < first.place ? gate : first));
+
+const gatesOfYear = new WeakMap<Almanac, Map<number, Gates>>();
+
+/** The gates of one season year of a spot; made once for each. */
+export function gatesOf(almanac: Almanac, year: number): Gates {
+  let years = gatesOfYear.get(almanac);
+  if (!years) {
+    years = new Map();
+    gatesOfYear.set(almanac, years);
+  }
+  let gates = years.get(year);
+  if (!gates) {
+    gates = new Gates(almanac, year);
+    years.set(year, gates);
+  }
+  return gates;
+}
 
 /** Gates as they are asked for one season year of a spot. */
 export class Gates {
@@ -49,6 +67,7 @@ export class Gates {
     const place = placeForEarlier(spread, share);
     if (place === null) return this.#warmest({ code: 'nightsRarely', nightC, share: spread.share });
     const whole = Math.max(0, Math.ceil(place));
+    if (whole === 0) return { place: 0, reason: { code: 'openSeason' } };
     return { place: whole, reason: { code: 'nightsSteady', nightC, share, by: this.#day(whole) } };
   }
 
@@ -86,7 +105,7 @@ export class Gates {
   }
 
   /** When soil at seed depth has cooled to `soilC` after midsummer; null where it never does. */
-  soilCooled(soilC: number, code: 'soilCooled' | 'winterComes' | 'soilHot'): Gate | null {
+  soilCooled(soilC: number, code: 'soilCooled' | 'winterComes'): Gate | null {
     const soil = this.almanac.soil(SEED_DEPTH_MM);
     for (let place = WARMEST_SEARCH_END - 30; place < YEAR; place++) {
       if (soil[place]! <= soilC) return { place, reason: { code, soilC, by: this.#day(place) } };
@@ -94,12 +113,39 @@ export class Gates {
     return null;
   }
 
-  /** When days turn as hot as ends a cool crop; null where they never do. */
-  heatComes(highC: number): Gate | null {
-    const { high } = this.almanac;
-    for (let place = 0; place < WARMEST_SEARCH_END; place++) {
-      if (high[place]! >= highC) return { place, reason: { code: 'heatComes', highC, on: this.#day(place) } };
+  /** When a crop has come to grow at a share of its usual speed after midwinter; null where it never grows slower. */
+  growsAgain(crop: Crop, share: number): Gate | null {
+    const sums = this.almanac.growth(crop.growth);
+    for (let place = MIDSUMMER; place >= 0; place--) {
+      if (sums[place + 1]! - sums[place]! >= share) continue;
+      return { place: place + 1, reason: { code: 'growsAgain', share, by: this.#day(place + 1) } };
     }
+    return null;
+  }
+
+  /** When a crop's growth has fallen below a share of its usual speed for the winter; null where it never does. */
+  growthStops(crop: Crop, share: number): number | null {
+    const sums = this.almanac.growth(crop.growth);
+    for (let place = MIDSUMMER + 14; place < MIDSUMMER + YEAR; place++)
+      if (sums[place + 1]! - sums[place]! < share) return place;
+    return null;
+  }
+
+  /** The first place from which soil at seed depth stays cool enough for the crop's seed until midwinter. */
+  soilCoolEnough(soilC: number): Gate | null {
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    for (let place = YEAR - 1; place >= MIDSUMMER; place--) {
+      if (soil[place]! <= soilC) continue;
+      return { place: place + 1, reason: { code: 'soilHot', soilC, by: this.#day(place + 1) } };
+    }
+    return null;
+  }
+
+  /** The first place after `from` at which soil at seed depth is too hot for the crop's seed; null where it never is. */
+  soilTooHot(soilC: number, from: number): Gate | null {
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    for (let place = Math.max(0, from); place < YEAR; place++)
+      if (soil[place]! > soilC) return { place, reason: { code: 'soilTooHot', soilC, on: this.#day(place) } };
     return null;
   }
 

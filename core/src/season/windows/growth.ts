@@ -1,6 +1,6 @@
-import type { Crop, DaySpan, Method } from '../crops/index.ts';
-import type { Almanac } from '../place/index.ts';
-import type { PlantingPlan } from './plan.ts';
+import type { Crop, DaySpan, Method } from '../../crops/index.ts';
+import { type Almanac, YEAR } from '../../place/index.ts';
+import type { PlantingPlan } from '../plan.ts';
 
 /** Days a seedling loses to being moved. Common practice, no source: one sown in place catches up as much. */
 const MOVING_DAYS = 10;
@@ -8,7 +8,7 @@ const MOVING_DAYS = 10;
 /**
  * Days from the outdoor step (sowing in place or setting out) to the first pick, at the warmth they are quoted for.
  * Packets count some crops from setting out: sown in place they take the shortest indoor time more, less
- * what a move would cost. Crops counted from sowing need that much less once they are plants.
+ * what a move would cost. Crops counted from sowing need that much less once they are plants, but for the move.
  */
 export function outdoorDays(crop: Crop, maturity: DaySpan, method: Method): DaySpan & { added: number } {
   // Sets, cloves and tubers have all their growing before them, as seed has.
@@ -19,7 +19,7 @@ export function outdoorDays(crop: Crop, maturity: DaySpan, method: Method): DayS
         ? Math.max(0, (crop.daysIndoors?.fewest ?? 0) - MOVING_DAYS)
         : 0
       : crop.maturityFrom === 'sowing' && isPlant
-        ? -(crop.daysIndoors?.usual ?? 0)
+        ? -Math.max(0, (crop.daysIndoors?.usual ?? 0) - MOVING_DAYS)
         : 0;
   const shifted = (days: number) => Math.max(1, days + added);
   return {
@@ -38,9 +38,6 @@ export const quotedDays = ({
 }: Pick<PlantingPlan, 'crop' | 'variety' | 'method'>): number =>
   outdoorDays(crop, variety.daysToMaturity, method).usual;
 
-/** Growth slower than this many times the quoted days is a plant standing still. */
-const STANDSTILL = 2;
-
 /** The first place at which the running sum has reached `value`. */
 function placeOfSum(sums: Float64Array, value: number): number {
   let low = 0;
@@ -53,9 +50,8 @@ function placeOfSum(sums: Float64Array, value: number): number {
   return low;
 }
 
-/** Warmth gathered up to a place; places before midwinter have none yet. */
-const sumAt = (sums: Float64Array, place: number): number =>
-  sums[Math.max(0, Math.min(sums.length - 1, Math.round(place)))]!;
+/** What has not grown within so many days does not: a year and a half. */
+const LONGEST = Math.round(1.5 * YEAR);
 
 /**
  * How fast a crop grows at a spot: days quoted for its usual warmth become days of this place and time of year, so that
@@ -64,27 +60,16 @@ const sumAt = (sums: Float64Array, place: number): number =>
  */
 export class Growth {
   readonly #sums: Float64Array;
-  readonly #perDay: number;
 
   constructor(almanac: Almanac, crop: Crop) {
-    const { base, cap, usual } = crop.growth;
-    this.#sums = almanac.heat(base, cap);
-    this.#perDay = usual - base;
+    this.#sums = almanac.growth(crop.growth);
   }
 
-  /** Days it takes from `place` to grow what takes `days` at the usual warmth. */
+  /** Days it takes from `place`, of this year or another, to grow what takes `days` at the usual warmth. */
   daysFrom(place: number, days: number): number {
-    const start = Math.max(0, Math.round(place));
-    const wanted = sumAt(this.#sums, start) + days * this.#perDay;
-    const reached = placeOfSum(this.#sums, wanted);
-    return Math.min(reached - start, days * STANDSTILL);
-  }
-
-  /** The last place from which what takes `days` is grown by `limit`. */
-  lastPlaceFor(days: number, limit: number): number {
-    const left = sumAt(this.#sums, limit) - days * this.#perDay;
-    // The sum stands still in winter: the last place that still has as little is meant.
-    return placeOfSum(this.#sums, Math.max(0, left) + 1e-9) - 1;
+    const start = ((Math.round(place) % YEAR) + YEAR) % YEAR;
+    const reached = placeOfSum(this.#sums, this.#sums[start]! + days);
+    return Math.min(reached - start, LONGEST);
   }
 }
 

@@ -1,0 +1,46 @@
+import type { Crop } from '../../crops/index.ts';
+import { type Almanac, YEAR } from '../../place/index.ts';
+
+/** The part of a year that is too hot for something, as places counted on from the coolest day. */
+export interface HotSpell {
+  /** the first and the last day of it, on mean maxima and minima */
+  from: number;
+  to: number;
+  /** the coolest day before it */
+  coolest: number;
+}
+
+/** A year that is too hot from end to end. */
+export interface AlwaysHot {
+  from: null;
+  coolest: number;
+}
+
+/** The coolest day, on mean maxima; less than half a year from midwinter. */
+function coolestPlace({ high }: Almanac): number {
+  const place = high.indexOf(Math.min(...high));
+  return place > YEAR / 2 ? place - YEAR : place;
+}
+
+function spellOf(almanac: Almanac, isHot: (place: number) => boolean): HotSpell | AlwaysHot | null {
+  const coolest = coolestPlace(almanac);
+  const at = (place: number) => isHot(((place % YEAR) + YEAR) % YEAR);
+  if (at(coolest)) return { from: null, coolest };
+  let from = coolest;
+  while (from < coolest + YEAR && !at(from)) from++;
+  if (from === coolest + YEAR) return null;
+  let to = coolest + YEAR;
+  while (!at(to)) to--;
+  return { from, to, coolest };
+}
+
+/** When the heat stops a cool crop, makes it bolt or turn bitter; null where it never does. */
+export const growingHeat = (almanac: Almanac, { heatEndsC }: Crop): HotSpell | AlwaysHot | null =>
+  heatEndsC === undefined ? null : spellOf(almanac, (place) => almanac.high[place]! >= heatEndsC);
+
+/** When it is too hot, by day or by night, for flowers to set fruit; null where it never is. */
+export function settingHeat(almanac: Almanac, { fruitSet }: Crop): HotSpell | AlwaysHot | null {
+  if (!fruitSet) return null;
+  const [dayC, nightC] = fruitSet.mostC;
+  return spellOf(almanac, (place) => almanac.high[place]! >= dayC || almanac.low[place]! >= nightC);
+}
