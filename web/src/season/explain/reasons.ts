@@ -31,9 +31,11 @@ export function useReasonWords(): (reason: Reason) => string {
     if (reason.code === 'nightsSteady') words.share = years(reason.share);
     if ('cropId' in reason) words.crop = names.crop(reason.cropId).toLowerCase();
     if (reason.code === 'maturity') words.since = t(`since.${reason.since}`);
-    if (reason.code === 'mustFinish' || reason.code === 'countBack') {
-      words.spare = reason.pastFrost > 0 ? t('reasons:pastFrost', { days: reason.pastFrost }) : '';
+    if (reason.code === 'coolSummer') {
+      words.mean = temperature(reason.meanC);
+      words.wanted = temperature(reason.wantedC);
     }
+    if (reason.code === 'wrongDayLength') words.onion = t(`reasons:onions.${reason.kind}`);
     return t(`reasons:${reason.code}` as 'reasons:chosen', words);
   };
 }

@@ -16,7 +16,7 @@ import { useDates } from '../../kit/dates.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { Companions } from './Companions.tsx';
-import { cropWanted, firstValues, seasonWanted } from './firstValues.ts';
+import { cropWanted, firstValues, seasonWanted, turnsOffered } from './firstValues.ts';
 import { PlanPreview } from './PlanPreview.tsx';
 import { Series } from './Series.tsx';
 
@@ -138,6 +138,8 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
   const crop = catalogue.crop(values.cropId) ?? cropWanted(search, catalogue);
   const methods = crop.methods.filter((method) => allowsMethod(crop, method, garden.rules));
 
+  const turnsHere = turnsOffered(crop, values, bed, garden);
+
   // Another crop may lack the method or the season chosen before: take its first ones.
   const { setValue } = form;
   useEffect(() => {
@@ -146,8 +148,8 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
         'method',
         crop.methods.find((method) => allowsMethod(crop, method, garden.rules)) ?? crop.methods[0]!,
       );
-    if (!hasTurn(crop, values.turn)) setValue('turn', crop.turns[0]!);
-  }, [crop, values.method, values.turn, garden.rules, setValue]);
+    if (!hasTurn(crop, values.turn)) setValue('turn', turnsHere[0]!);
+  }, [crop, values.method, values.turn, garden.rules, setValue, turnsHere[0]]);
   // The season goes with the crop, its way and its turn, until somebody chooses another.
   const wanted = planting || search.has('year') ? null : seasonWanted(crop, values, bed, garden);
   const proposed = useRef(first.year);
@@ -204,7 +206,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                     {...props}
                     {...form.control('turn')}
                     options={turns
-                      .filter((turn) => hasTurn(crop, turn))
+                      .filter((turn) => turnsHere.includes(turn) || turn === values.turn)
                       .map((turn) => ({ value: turn, label: t(`season:turn.${turn}`) }))}
                   />
                 )}

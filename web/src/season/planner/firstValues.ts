@@ -1,9 +1,9 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Garden } from '@unity-acre/contract/place';
 import { isDay } from '@unity-acre/core/calendar';
-import { type Catalogue, type Crop, varietyOf } from '@unity-acre/core/crops';
+import { type Catalogue, type Crop, type Turn, varietyOf } from '@unity-acre/core/crops';
 import { almanacOf } from '@unity-acre/core/place';
-import { seasonToPlan } from '@unity-acre/core/season';
+import { ownTurns, seasonToPlan } from '@unity-acre/core/season';
 import type { PlanValues } from './Planner.tsx';
 
 type Way = Pick<PlanValues, 'varietyId' | 'method' | 'turn'>;
@@ -15,6 +15,18 @@ export function seasonWanted(crop: Crop, { varietyId, method, turn }: Way, bed: 
   return String(seasonToPlan({ crop, variety, method, turn }, almanac, garden.rules, garden.today));
 }
 
+/** The parts of the season that a crop is offered for in a bed. */
+export function turnsOffered(
+  crop: Crop,
+  { varietyId, method }: Omit<Way, 'turn'>,
+  bed: Bed,
+  garden: Garden,
+): readonly Turn[] {
+  const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
+  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC);
+  return ownTurns({ crop, variety, method, year: almanac.seasonYear(garden.today) }, almanac, garden.rules);
+}
+
 /** What a form for a new planting begins with: what a link wants planned (a crop, a way, a day), and the usual. */
 export function firstValues(
   search: URLSearchParams,
@@ -23,11 +35,12 @@ export function firstValues(
   catalogue: Catalogue,
 ): Omit<PlanValues, 'width' | 'length'> {
   const crop = cropWanted(search, catalogue);
-  const way = {
+  const grown = {
     varietyId: search.get('variety') ?? crop.varieties[0]!.id,
-    turn: crop.turns.find((turn) => turn === search.get('turn')) ?? crop.turns[0]!,
     method: crop.methods.find((method) => method === search.get('method')) ?? crop.methods[0]!,
   };
+  const asked = crop.turns.find((turn) => turn === search.get('turn'));
+  const way = { ...grown, turn: asked ?? turnsOffered(crop, grown, bed, garden)[0]! };
   const day = search.get('start') ?? '';
   return {
     ...way,
