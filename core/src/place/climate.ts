@@ -10,8 +10,11 @@ import { spreadTables } from './yearlyDates.ts';
 export interface Climate {
   latitude: number;
   longitude: number;
-  /** what it rests on: a station's days, monthly means with the median frosts, or the median frosts alone */
-  basis: 'record' | 'normals' | 'frosts';
+  /**
+   * what it rests on: a station's days, monthly means with the median frosts, the warmest and the coldest month with them, or
+   * the median frosts alone
+   */
+  basis: 'record' | 'normals' | 'extremes' | 'frosts';
   /** season years of the record */
   years: number[];
   /** mean daily minimum and maximum over the calendar year, °C */

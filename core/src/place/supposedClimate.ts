@@ -1,8 +1,10 @@
+import type { MonthDay } from '../calendar/index.ts';
 import { type Climate, roundedClimate } from './climate.ts';
 import type { DateSpread, SpreadTable } from './dateSpread.ts';
+import { type Extremes, normalsOfExtremes } from './extremes.ts';
 import { curveOfMonths, type Harmonics, harmonicAt } from './harmonics.ts';
 import { type FrostyPlace, hasFrosts, type MonthlyNormals, type Place } from './place.ts';
-import { calendarPlace, placeInSeason, YEAR } from './seasonYear.ts';
+import { calendarPlace, dayInSeason, placeInSeason, YEAR } from './seasonYear.ts';
 import { weatherOfNormals } from './weatherModel.ts';
 import { freezeThresholds, nightThresholds } from './yearlyDates.ts';
 
@@ -154,4 +156,30 @@ function supposed(
     nightsUntil: nights(curve, 1),
     weather: weatherOfNormals(rain, UNKNOWN_SPREAD_C),
   });
+}
+
+/**
+ * The climate of the usual lows and highs of the warmest and the coldest month, and the median frosts: a year between them
+ * is a cosine.
+ */
+export function climateOfExtremes(place: Place, extremes: Extremes): Climate {
+  const { low, high, rain } = normalsOfExtremes(place.latitude, extremes);
+  return supposed(place, curveOfMonths(low), curveOfMonths(high), 'extremes', rain);
+}
+
+/**
+ * The median frosts that monthly means let one expect: where mean minima pass what they usually are about a frost. Rough:
+ * for a proposal, to be put right by whoever knows the place.
+ * @returns null where no month is so cold
+ */
+export function frostsOfNormals(
+  latitude: number,
+  { low }: Pick<MonthlyNormals, 'low'>,
+): { lastFrost: MonthDay; firstFrost: MonthDay } | null {
+  const curve = new LowCurve(curveOfMonths(low), latitude);
+  const last = curve.falls(-1, LOW_AT_FROST_C);
+  const first = curve.falls(1, LOW_AT_FROST_C);
+  if (last === null || first === null || last === first) return null;
+  const monthDayAt = (place: number): MonthDay => dayInSeason(latitude, 2023, place).slice(5);
+  return { lastFrost: monthDayAt(last + 1), firstFrost: monthDayAt(first) };
 }

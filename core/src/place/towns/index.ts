@@ -1,0 +1,1 @@
+export { distanceKm, nearestTown, type Town, townAtHeight, townLabel, towns } from './towns.ts';
