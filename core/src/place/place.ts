@@ -34,3 +34,10 @@ export interface MonthlyNormals {
 export function frostsInOrder(place: Pick<FrostyPlace, 'latitude' | 'lastFrost' | 'firstFrost'>): boolean {
   return place.latitude >= 0 ? place.lastFrost < place.firstFrost : place.lastFrost > place.firstFrost;
 }
+
+/** The months of the growing season, 0 for January, from that of the last frost to that of the first; all where there are none. */
+export function growingMonths(place: Pick<Place, 'lastFrost' | 'firstFrost'>): [first: number, last: number] {
+  const { lastFrost, firstFrost } = place;
+  const monthOf = (monthDay: MonthDay): number => Number(monthDay.slice(0, 2)) - 1;
+  return lastFrost === null || firstFrost === null ? [0, 11] : [monthOf(lastFrost), monthOf(firstFrost)];
+}

@@ -15,6 +15,7 @@ import { milestones } from './reckon.ts';
 import * as calendars from './regions/calendars.ts';
 import * as climates from './regions/climates.ts';
 import { defaultRules } from './rules.ts';
+import { stillSown } from './stillSow.ts';
 import { doubtsOf } from './windows/index.ts';
 
 /** Days by which a regional calendar may be missed. */
@@ -257,5 +258,42 @@ describe.each(regions)('every crop in the climate of $name', ({ place, normals }
       return other !== undefined && other.window.latest !== step.window.latest;
     });
     expect(wrong.map(({ label }) => label)).toEqual([]);
+  });
+});
+
+describe('what can still be sown', () => {
+  const in_ = ({ place, normals }: (typeof regions)[number]) => almanacOf(climateOfNormals(place, normals));
+  const ids = (almanac: Almanac, on: Day) =>
+    new Set(stillSown(plainCatalogue.crops, almanac, defaultRules, on).map(({ crop }) => crop.id));
+  const [cold, , , desert, , south] = regions.map(in_);
+
+  it('is full in the main season of a low desert, and has nothing of the cool season in its summer', () => {
+    const autumn = ids(desert!, '2026-11-05');
+    for (const id of ['lettuce', 'carrot', 'beet', 'spinach', 'radish', 'pea', 'garlic', 'broccoli'])
+      expect(autumn.has(id), id).toBe(true);
+    const summer = ids(desert!, '2026-07-01');
+    for (const id of ['lettuce', 'carrot', 'onion', 'spinach', 'pea', 'potato'])
+      expect(summer.has(id), id).toBe(false);
+  });
+
+  it('sees across midwinter, north and south', () => {
+    const [last, first] = [ids(desert!, '2026-12-31'), ids(desert!, '2027-01-01')];
+    expect(last.size).toBeGreaterThan(8);
+    expect([...last].filter((id) => !first.has(id)).length).toBeLessThanOrEqual(2);
+    const [june, july] = [ids(south!, '2026-06-30'), ids(south!, '2026-07-01')];
+    expect(june.size).toBeGreaterThan(5);
+    expect([...june].filter((id) => !july.has(id)).length).toBeLessThanOrEqual(2);
+    // Onions are started indoors in the winter before their spring.
+    expect(ids(cold!, '2026-12-31').has('leek')).toBe(ids(cold!, '2027-01-01').has('leek'));
+  });
+
+  it('promises no crop that wants warmth where only two frost dates are known', () => {
+    const almanac = almanacOf(
+      climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
+    );
+    const june = ids(almanac, '2026-06-10');
+    for (const id of ['okra', 'watermelon', 'melon', 'pepper', 'eggplant', 'sweet-potato'])
+      expect(june.has(id), id).toBe(false);
+    for (const id of ['bush-bean', 'carrot', 'kale']) expect(june.has(id), id).toBe(true);
   });
 });

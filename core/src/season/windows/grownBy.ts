@@ -67,7 +67,7 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
  * when it is up.
  * @param days days to the first pick at the usual warmth
  */
-export function pickPlace(
+function pickPlace(
   { crop, method }: Pick<Asked, 'crop' | 'method'>,
   gates: Gates,
   place: number,
