@@ -69,6 +69,12 @@ function choicesFor(bed: (typeof beds)[number], index: number, year: number) {
 const neverUp = (planting: DemoPlanting): boolean =>
   planting.year === 2026 && planting.bed === 'Bed 2' && planting.cropId === 'lettuce';
 
+/** Set out before its time by somebody who could not wait: what frost may still catch on the demo's day. */
+const tooSoon = (planting: DemoPlanting): Partial<DemoPlanting> =>
+  planting.year === 2026 && planting.bed === 'Plot 5' && planting.cropId === 'tomato'
+    ? { method: 'setPlants', startOn: '2026-05-12' }
+    : {};
+
 /** Four seasons of plantings with what was logged of them, up to the demo's day. The same at every run. */
 export function demoPlantings(random: () => number): DemoPlanting[] {
   const all: DemoPlanting[] = [];
@@ -92,6 +98,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           note: '',
           entries: [],
         };
+        Object.assign(planting, tooSoon(planting));
         logSeason(planting, random);
         all.push(planting);
       }

@@ -188,7 +188,7 @@ describe('moving a planting along the year', () => {
 it('says what does not go together and applies a remedy', async () => {
   await hand.open('/season');
   await hand.reads('takes 200 % of its ground');
-  const bed = await bedNamed('Bed 1');
+  const bed = await bedNamed('Bed 6');
   await hand.press(plan.findings.help);
   const before = (await plantings()).filter((row) => row.bedId === bed);
   await page.waitForSelector('ol div.border-blossom button');
@@ -198,9 +198,9 @@ it('says what does not go together and applies a remedy', async () => {
     const now = (await plantings()).filter((row) => before.some(({ id }) => id === row.id));
     return JSON.stringify(now) !== JSON.stringify(before);
   });
-  await page.waitForFunction(() => !document.body.innerText.includes('Bed 1 takes 200 %'));
+  await page.waitForFunction(() => !document.body.innerText.includes('Bed 6 takes 200 %'));
   await undoLast();
-  await hand.reads('Bed 1 takes 200 %');
+  await hand.reads('Bed 6 takes 200 %');
 }, 60_000);
 
 it('gives wishes a place, says why others have none, and puts it all in as one change', async () => {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { gardenInput } from '../place/index.ts';
+import { gardenInput, normalsInput } from '../place/index.ts';
 import { id, line } from '../wire/index.ts';
 import { email, password } from './access.ts';
 
@@ -8,6 +8,8 @@ export const setUpInput = z.strictObject({
   id,
   coordinator: z.strictObject({ id, name: line(80), email, password }),
   garden: gardenInput,
+  /** monthly means to begin with, as of a town near by */
+  normals: normalsInput.shape.normals.default(null),
 });
 
 export type SetUpInput = z.infer<typeof setUpInput>;

@@ -11,10 +11,37 @@ import {
   thinningSchools,
 } from '@unity-acre/core/season';
 import { z } from 'zod';
-import { day, id, line, monthDay, noIssueSoFar, version } from '../wire/index.ts';
+import { day, id, line, monthDay, version } from '../wire/index.ts';
 
 /** How much warmer a spot is than the station, °C: negative in a cold hollow, positive at a warm wall. */
 export const offsetC = z.number().min(-6).max(6);
+
+const months = (value: z.ZodNumber) => z.array(value).length(12);
+const celsius = z.number().min(-60).max(50);
+
+/** Means by month, January first, as climate tables print them. */
+const normals = z
+  .strictObject({ low: months(celsius), high: months(celsius), rain: months(z.number().min(0).max(3000)) })
+  .superRefine(({ low, high }, context) => {
+    for (const [month, value] of low.entries()) {
+      if (value >= high[month]!) {
+        context.addIssue({ code: 'custom', path: ['low', month], message: 'lowAboveHigh' });
+      }
+    }
+  });
+
+const monthMeans = z
+  .strictObject({ low: celsius, high: celsius })
+  .refine(({ low, high }) => low < high, { path: ['low'], message: 'lowAboveHigh' });
+
+/** The usual low and high of the warmest and of the coldest month, °C. */
+const extremes = z
+  .strictObject({ warmest: monthMeans, coldest: monthMeans })
+  .superRefine(({ warmest, coldest }, context) => {
+    for (const kind of ['low', 'high'] as const)
+      if (warmest[kind] < coldest[kind])
+        context.addIssue({ code: 'custom', path: ['warmest', kind], message: 'warmestIsColder' });
+  });
 
 /** What a coordinator says of a garden. */
 export const gardenInput = z
@@ -24,30 +51,27 @@ export const gardenInput = z
     longitude: z.number().min(-180).max(180),
     timeZone: z.string().max(60).refine(isTimeZone, 'notATimeZone'),
     units: z.enum(['imperial', 'metric']),
-    /** median last spring frost */
-    lastFrost: monthDay,
+    /** m above the sea; null where nobody has said */
+    height: z.number().min(-450).max(6000).nullable().default(null),
+    /** median last spring frost; null with the first for a place where most years have none */
+    lastFrost: monthDay.nullable(),
     /** median first autumn frost */
-    firstFrost: monthDay,
+    firstFrost: monthDay.nullable(),
+    extremes: extremes.nullable().default(null),
     offsetC,
   })
-  .refine(frostsInOrder, { path: ['firstFrost'], message: 'frostOrder', when: noIssueSoFar });
+  .superRefine(({ latitude, lastFrost, firstFrost, extremes: known }, context) => {
+    const tell = (field: 'lastFrost' | 'firstFrost' | 'extremes', message: string) =>
+      context.addIssue({ code: 'custom', path: [field], message });
+    if (lastFrost !== null && firstFrost !== null) {
+      if (!frostsInOrder({ latitude, lastFrost, firstFrost })) tell('firstFrost', 'frostOrder');
+    } else if (lastFrost !== null) tell('firstFrost', 'bothFrosts');
+    else if (firstFrost !== null) tell('lastFrost', 'bothFrosts');
+    else if (known === null) tell('extremes', 'warmthNeeded');
+  });
 
-const months = (value: z.ZodNumber) => z.array(value).length(12);
-const celsius = z.number().min(-60).max(50);
-
-/** Means by month, January first, as climate tables print them; null takes them away. */
-export const normalsInput = z.strictObject({
-  normals: z
-    .strictObject({ low: months(celsius), high: months(celsius), rain: months(z.number().min(0).max(3000)) })
-    .superRefine(({ low, high }, context) => {
-      for (const [month, value] of low.entries()) {
-        if (value >= high[month]!) {
-          context.addIssue({ code: 'custom', path: ['low', month], message: 'lowAboveHigh' });
-        }
-      }
-    })
-    .nullable(),
-});
+/** Monthly means of a garden; null takes them away. */
+export const normalsInput = z.strictObject({ normals: normals.nullable() });
 
 const one = <const T extends readonly number[]>(values: T) =>
   z
@@ -98,7 +122,7 @@ export const garden = gardenInput.safeExtend({
   rules: rulesInput,
   /** who uses the ground, and which way it lies; the room `ground` has the words */
   ground: groundRules,
-  normals: normalsInput.shape.normals,
+  normals: normals.nullable(),
   record: stationRecord.nullable(),
   /** the climate that dates are reckoned from, reduced from the best that is known */
   climate,

@@ -1,8 +1,10 @@
 import {
   type Climate,
+  climateOfExtremes,
   climateOfFrosts,
   climateOfNormals,
   climateOfRecord,
+  hasFrosts,
   packRecord,
   type StationRecord,
   unpackRecord,
@@ -14,10 +16,11 @@ import { type GardenEntity, type StationRecordEntity, stationRecords } from './e
 
 const climates = new Remembered<Climate>();
 
-/** What a garden's dates are reckoned from: its station's record, else monthly means, else the median frosts. */
+/** What a garden's dates are reckoned from: its station's record, else monthly means, else the warmest
+ * and the coldest month, else the median frosts. */
 export function climateOf(manager: EntityManager, garden: GardenEntity): Promise<Climate> {
-  const { latitude, longitude, lastFrost, firstFrost, normals, recordId } = garden;
-  const stamp = JSON.stringify([latitude, longitude, lastFrost, firstFrost, normals, recordId]);
+  const { latitude, longitude, lastFrost, firstFrost, normals, extremes, recordId } = garden;
+  const stamp = JSON.stringify([latitude, longitude, lastFrost, firstFrost, normals, extremes, recordId]);
   return climates.of(garden.id, stamp, async () => {
     if (recordId !== null) {
       const row = await manager.findOneByOrFail(stationRecords, { id: recordId });
@@ -27,7 +30,10 @@ export function climateOf(manager: EntityManager, garden: GardenEntity): Promise
       return heavy('reduceRecord', { stored: { first, days, tenths }, latitude, longitude });
     }
     const place = { latitude, longitude, lastFrost, firstFrost };
-    return normals ? climateOfNormals(place, normals) : climateOfFrosts(place);
+    if (normals) return climateOfNormals(place, normals);
+    if (extremes) return climateOfExtremes(place, extremes);
+    if (hasFrosts(place)) return climateOfFrosts(place);
+    throw new Error(`nothing is known of the climate of garden ${garden.id}`);
   });
 }
 

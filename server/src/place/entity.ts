@@ -1,5 +1,5 @@
 import type { GroundRules } from '@unity-acre/contract/place';
-import type { Climate, MonthlyNormals } from '@unity-acre/core/place';
+import type { Climate, Extremes, MonthlyNormals } from '@unity-acre/core/place';
 import type { HouseRules } from '@unity-acre/core/season';
 import { EntitySchema } from 'typeorm';
 import { json, key, longText, maybe, real, text, whole } from '../database/columns.ts';
@@ -14,8 +14,12 @@ export interface GardenEntity {
   longitude: number;
   timeZone: string;
   units: 'imperial' | 'metric';
-  lastFrost: string;
-  firstFrost: string;
+  /** m above the sea */
+  height: number | null;
+  /** null with the first where most years have none */
+  lastFrost: string | null;
+  firstFrost: string | null;
+  extremes: Extremes | null;
   /** how much warmer the garden is than its station, °C */
   offsetC: number;
   rules: HouseRules;
@@ -46,8 +50,10 @@ export const gardens = new EntitySchema<GardenEntity>({
     longitude: real(),
     timeZone: text(),
     units: text(),
-    lastFrost: text(),
-    firstFrost: text(),
+    height: maybe(real()),
+    lastFrost: maybe(text()),
+    firstFrost: maybe(text()),
+    extremes: maybe(json()),
     offsetC: { ...real(), default: 0 },
     rules: { ...json(), default: FIRST_RULES },
     ground: { ...json(), default: FIRST_GROUND },

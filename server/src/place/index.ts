@@ -1,3 +1,4 @@
+export { refuseSea } from './atSea.ts';
 export { climateOf, storedRecord } from './climate.ts';
 export { placeRoutes } from './routes.ts';
 export { todayIn } from './today.ts';

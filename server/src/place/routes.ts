@@ -3,6 +3,7 @@ import { stationForecast, stationWeather } from '@unity-acre/core/place';
 import { touch } from '../database/stamps.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
+import { refuseSea } from './atSea.ts';
 import { climateOf } from './climate.ts';
 import { gardens } from './entity.ts';
 import { stationRoutes } from './station.ts';
@@ -31,6 +32,7 @@ export const placeRoutes: PlaceRoutes = {
 
   saveGarden: ({ member: { garden }, body, ifMatch, change, store }) =>
     change('garden.saved', body.name, async (writing) => {
+      refuseSea(body);
       const { rules, ground, normals, recordId, setToday } = garden;
       const row = await writing.put(
         gardens,

@@ -8,6 +8,7 @@ import {
   standingKinds,
   sunHours,
 } from '@unity-acre/core/ground';
+import { growingMonths } from '@unity-acre/core/place';
 import { ROTATION_YEARS } from '@unity-acre/core/season';
 import { Between, type EntityManager } from 'typeorm';
 import { ownCrops } from '../crops/entity.ts';
@@ -41,7 +42,7 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
     const obstacles = marks
       .filter(({ kind, height }) => standingKinds.includes(kind) && height > 0)
       .map((mark) => ({ outline: outlineOf(mark), height: mark.height }));
-    const [first, last] = [monthOf(garden.lastFrost), monthOf(garden.firstFrost)];
+    const [first, last] = growingMonths(garden);
     const hoursOf = new Map<string, number>();
     for (const bed of ground) {
       const hours = sunHours(samplesOf(outlineOf(bed), bed.height), obstacles, paths, garden.ground.north);
@@ -51,8 +52,6 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
     return hoursOf;
   });
 }
-
-const monthOf = (monthDay: string): number => Number(monthDay.slice(0, 2)) - 1;
 
 const sentPlanting = ({ row, steps }: Reckoned): SentPlan['plantings'][number] => {
   const { id, bedId, cropId, varietyId, method, turn, pattern, width, length, betweenId, pinned } = row;

@@ -1,5 +1,4 @@
-import { crewFacts } from '@unity-acre/contract/crew';
-import type { GardenInput } from '@unity-acre/contract/place';
+import { crewFacts, type SetUpInput } from '@unity-acre/contract/crew';
 import { defaultGroundRules } from '@unity-acre/core/ground';
 import { defaultRules } from '@unity-acre/core/season';
 import { v7 as newId } from 'uuid';
@@ -9,6 +8,7 @@ import { type Call, type Handlers, prepared } from '../../http/handle.ts';
 import { invalid, Refusal } from '../../http/refusal.ts';
 import type { PasswordTries } from '../../http/tries.ts';
 import { type GardenEntity, gardens } from '../../place/entity.ts';
+import { refuseSea } from '../../place/index.ts';
 import { admit, dismiss, hashOf, isKnownTo, whoAsks } from '../caller.ts';
 import { type AccountEntity, accounts, type InvitationEntity, invitations, people } from '../entity.ts';
 import { holds, lifetimes } from '../lifetimes.ts';
@@ -29,6 +29,7 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
       async ({ store, body }) => {
         // Nobody makes the server work at passwords for a garden that is there already.
         if (await store.manager.exists(gardens)) throw new Refusal('alreadySetUp');
+        refuseSea(body.garden, 'garden.latitude');
         checkPassword(body.coordinator.password, body.coordinator.email, 'coordinator.password');
         return hashPassword(body.coordinator.password);
       },
@@ -36,9 +37,9 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
         const { store, body, publicUrl } = call;
         const { manager } = store;
         if ((await manager.count(gardens)) > 0) throw new Refusal('alreadySetUp');
-        const { coordinator, garden } = body;
+        const { coordinator } = body;
         const account = { id: newId(), email: coordinator.email, passwordHash };
-        await manager.insert(gardens, newGarden(body.id, garden));
+        await manager.insert(gardens, newGarden(body.id, body));
         await manager.insert(accounts, account);
         await manager.insert(people, {
           id: coordinator.id,
@@ -122,14 +123,17 @@ export function access(demoSignIns: DemoSignIns, tries: PasswordTries): AccessRo
   };
 }
 
-const newGarden = (id: string, garden: GardenInput): GardenEntity => ({
+const newGarden = (
+  id: string,
+  { garden, normals }: Pick<SetUpInput, 'garden' | 'normals'>,
+): GardenEntity => ({
   ...garden,
+  normals,
   id,
   gardenId: id,
   version: 1,
   rules: defaultRules,
   ground: { ...defaultGroundRules, north: 0 },
-  normals: null,
   recordId: null,
   setToday: null,
 });

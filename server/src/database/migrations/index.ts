@@ -1,5 +1,6 @@
 import { Accounts1764700000000 } from './accounts.ts';
 import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
+import { Climates1764800000000 } from './climates.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
@@ -17,4 +18,5 @@ export const migrations = [
   HoursAndReminders1764500000000,
   Trust1764600000000,
   Accounts1764700000000,
+  Climates1764800000000,
 ];

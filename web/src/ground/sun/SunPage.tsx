@@ -1,7 +1,7 @@
 import type { Bed, Landmark } from '@unity-acre/contract/ground';
 import { addDays, daysBetween } from '@unity-acre/core/calendar';
 import { lightOf, outlineOf, seasonMean, shadowOf } from '@unity-acre/core/ground';
-import { solarNoon, sunPosition } from '@unity-acre/core/place';
+import { growingMonths, solarNoon, sunPosition } from '@unity-acre/core/place';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -104,7 +104,7 @@ function Sun({ beds, landmarks, crops }: Props) {
     [beds, obstacles, places, sky, year],
   );
   const sun = useSun(asked);
-  const [first, last] = [Number(garden.lastFrost.slice(0, 2)) - 1, Number(garden.firstFrost.slice(0, 2)) - 1];
+  const [first, last] = growingMonths(garden);
   const shown = (hours: readonly number[]) =>
     month === 'season' ? seasonMean(hours, first, last) : hours[month]!;
   const instant = solarNoon(on, sky.longitude) + minutes * 60_000;

@@ -9,7 +9,7 @@ import {
 import { useTranslation } from 'react-i18next';
 import { typedMonthDay } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
-import type { GardenValues } from './gardenForm.tsx';
+import type { GardenValues } from './gardenForm.ts';
 
 /** The frosts as the program understands them, while they are typed. */
 export function FrostsRead({ values }: { values: GardenValues }) {

@@ -8,7 +8,8 @@ import { Screen } from '../../kit/screens/index.ts';
 import { FrostChart, SunChart } from '../climate/index.ts';
 import { GardenPaths } from '../GardenPaths.tsx';
 import { BackupSection } from './BackupSection.tsx';
-import { GardenFields, type GardenValues, gardenBody, gardenValues } from './gardenForm.tsx';
+import { GardenFields } from './GardenFields.tsx';
+import { type GardenValues, gardenBody, gardenField, gardenValues } from './gardenForm.ts';
 
 /** The garden's place and what follows from it. */
 export default function GardenSetUp() {
@@ -47,6 +48,7 @@ function GardenForm() {
     defaults: gardenValues(garden, dates),
     version: garden.version,
     toValues: (row) => gardenValues(row, dates),
+    flat: gardenField,
     toBody: (values, read) => gardenBody(values, read, i18n.language),
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });

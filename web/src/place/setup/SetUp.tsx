@@ -8,13 +8,14 @@ import { ask } from '../../kit/ask.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Loaded, Title } from '../../kit/screens/index.ts';
-import { emptyGarden, GardenFields, type GardenValues, gardenBody } from './gardenForm.tsx';
+import { GardenFields } from './GardenFields.tsx';
+import { emptyGarden, type GardenValues, gardenBody, gardenField } from './gardenForm.ts';
 
 type Values = GardenValues & { person: string; email: string; password: string };
 
 /** The schema's fields lie in two groups; the form's lie flat. */
 const flat = (path: string) =>
-  path.replace('coordinator.name', 'person').replace(/^(garden|coordinator)\./, '');
+  gardenField(path.replace('coordinator.name', 'person').replace(/^(garden|coordinator)\./, ''));
 
 /** First run: the garden and the one who coordinates it. */
 export default function SetUp() {
@@ -33,6 +34,7 @@ export default function SetUp() {
       id: ids.garden,
       coordinator: { id: ids.person, name: values.person, email: values.email, password: values.password },
       garden: gardenBody(values, read, i18n.language),
+      normals: values.means,
     }),
     send: async (body) => {
       const { data } = await ask('setUp', { body });

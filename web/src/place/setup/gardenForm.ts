@@ -1,142 +1,141 @@
 import type { Garden } from '@unity-acre/contract/place';
 import { dayIn } from '@unity-acre/core/calendar';
-import { readCoordinate, readCoordinates } from '@unity-acre/core/place';
-import type { ClipboardEvent } from 'react';
-import { useTranslation } from 'react-i18next';
+import { type Extremes, type MonthlyNormals, readCoordinate } from '@unity-acre/core/place';
+import { fromMetres, toCelsius, toFahrenheit, toMetres, type UnitSystem } from '@unity-acre/core/units';
 import { degreesIn, degreesShown } from '../../garden/index.ts';
-import { Combobox, RadioGroup, typedMonthDay } from '../../kit/controls/index.ts';
+import { typedMonthDay } from '../../kit/controls/index.ts';
 import type { Dates } from '../../kit/datesIn.ts';
-import { fetchedPart } from '../../kit/fetchedPart.tsx';
-import { Field, type Reading, type useBodyForm } from '../../kit/forms/index.ts';
+import type { Reading, useBodyForm } from '../../kit/forms/index.ts';
 
 /** What the form of a garden holds: text as typed. */
 export interface GardenValues {
   name: string;
   latitude: string;
   longitude: string;
+  height: string;
   timeZone: string;
-  units: 'imperial' | 'metric';
+  units: UnitSystem;
+  frostIsRare: boolean;
   lastFrost: string;
   firstFrost: string;
+  warmestHigh: string;
+  warmestLow: string;
+  coldestHigh: string;
+  coldestLow: string;
+  /** the means of a town that were taken, for the garden to begin with */
+  means: MonthlyNormals | null;
   offsetC: string;
 }
+
+export type GardenForm = Pick<
+  ReturnType<typeof useBodyForm<GardenValues, never>>,
+  'register' | 'control' | 'check' | 'watch' | 'put'
+>;
 
 export const emptyGarden = (): GardenValues => ({
   name: '',
   latitude: '',
   longitude: '',
+  height: '',
   timeZone: Intl.DateTimeFormat().resolvedOptions().timeZone,
   units: 'imperial',
+  frostIsRare: false,
   lastFrost: '',
   firstFrost: '',
+  ...warmthShown(null, 'imperial'),
+  means: null,
   offsetC: '0',
 });
 
+/** The fields of the usual highs and lows, each with what it is of. */
+export const warmthFields = [
+  ['warmestHigh', 'warmest', 'high'],
+  ['warmestLow', 'warmest', 'low'],
+  ['coldestHigh', 'coldest', 'high'],
+  ['coldestLow', 'coldest', 'low'],
+] as const;
+export type WarmthField = (typeof warmthFields)[number][0];
+
+function temperatureShown(celsius: number, units: UnitSystem, step: number): string {
+  const degrees = units === 'imperial' ? toFahrenheit(celsius) : celsius;
+  return String(Number((Math.round(degrees / step) * step).toFixed(1)));
+}
+
+/** The usual highs and lows as people write them. @param step to so many degrees: a table of towns is no finer than one */
+export const warmthShown = (
+  extremes: Extremes | null,
+  units: UnitSystem,
+  step = 0.1,
+): Record<WarmthField, string> =>
+  Object.fromEntries(
+    warmthFields.map(([field, month, kind]) => [
+      field,
+      extremes ? temperatureShown(extremes[month][kind], units, step) : '',
+    ]),
+  ) as Record<WarmthField, string>;
+
+/** A height as people write it, in whole feet or metres. */
+export const heightShown = (metres: number | null, units: UnitSystem): string =>
+  metres === null ? '' : String(Math.round(units === 'imperial' ? fromMetres(metres, 'ft') : metres));
+
+/** A height that is typed, m; null where nothing is, or no number. */
+export function heightTyped(text: string, units: UnitSystem): number | null {
+  const number = Number(text.trim().replace(',', ''));
+  if (text.trim() === '' || !Number.isFinite(number)) return null;
+  return units === 'imperial' ? toMetres(number, 'ft') : number;
+}
+
 /** A date of every year in words. */
-const inWords = (monthDay: string, dates: Dates): string => dates.bare(dayIn(2023, monthDay));
+export const inWords = (monthDay: string | null, dates: Dates): string =>
+  monthDay === null ? '' : dates.bare(dayIn(2023, monthDay));
 
 export const gardenValues = (garden: Garden, dates: Dates): GardenValues => ({
   offsetC: degreesShown(garden.offsetC, garden.units),
   name: garden.name,
   latitude: String(garden.latitude),
   longitude: String(garden.longitude),
+  height: heightShown(garden.height, garden.units),
   timeZone: garden.timeZone,
   units: garden.units,
+  frostIsRare: garden.lastFrost === null,
   lastFrost: inWords(garden.lastFrost, dates),
   firstFrost: inWords(garden.firstFrost, dates),
+  ...warmthShown(garden.extremes, garden.units),
+  means: null,
 });
+
+function extremesIn(values: GardenValues, read: Reading): Extremes | null {
+  if (warmthFields.every(([field]) => values[field].trim() === '')) return null;
+  const extremes: Extremes = { warmest: { low: 0, high: 0 }, coldest: { low: 0, high: 0 } };
+  for (const [field, month, kind] of warmthFields) {
+    const degrees = read.number(field, values[field]);
+    extremes[month][kind] = values.units === 'imperial' ? toCelsius(degrees) : degrees;
+  }
+  return extremes;
+}
 
 /** @param language in which the dates are typed */
-export const gardenBody = (values: GardenValues, read: Reading, language: string) => ({
-  name: values.name,
-  latitude: readCoordinate(values.latitude, 'latitude') ?? read.number('latitude', values.latitude),
-  longitude: readCoordinate(values.longitude, 'longitude') ?? read.number('longitude', values.longitude),
-  timeZone: values.timeZone,
-  units: values.units,
-  lastFrost: typedMonthDay(values.lastFrost, language) ?? values.lastFrost.trim(),
-  firstFrost: typedMonthDay(values.firstFrost, language) ?? values.firstFrost.trim(),
-  offsetC: degreesIn(read.number('offsetC', values.offsetC), values.units),
-});
-
-/** What the frosts come to is reckoned once there are some. */
-const FrostsRead = fetchedPart(async () => (await import('./FrostsRead.tsx')).FrostsRead);
-
-const zones = Intl.supportedValuesOf('timeZone');
-
-interface Props {
-  form: Pick<ReturnType<typeof useBodyForm<GardenValues, never>>, 'register' | 'control' | 'watch' | 'put'>;
-  readOnly?: boolean;
-  /** true where the garden may differ from its station */
-  spot?: boolean;
-}
-
-/** The fields of a garden: its name, its place and its frosts. */
-export function GardenFields({ form, readOnly = false, spot = false }: Props) {
-  const { t } = useTranslation('place');
-  const { register } = form;
-  const values = form.watch();
-  /** Both coordinates, pasted into either field, go where they belong. */
-  const pasteBoth = (event: ClipboardEvent) => {
-    const both = readCoordinates(event.clipboardData.getData('text'));
-    if (!both) return;
-    event.preventDefault();
-    form.put({ latitude: String(both.latitude), longitude: String(both.longitude) });
+export function gardenBody(values: GardenValues, read: Reading, language: string) {
+  const frost = (typed: string): string | null =>
+    values.frostIsRare ? null : (typedMonthDay(typed, language) ?? typed.trim());
+  return {
+    name: values.name,
+    latitude: readCoordinate(values.latitude, 'latitude') ?? read.number('latitude', values.latitude),
+    longitude: readCoordinate(values.longitude, 'longitude') ?? read.number('longitude', values.longitude),
+    height:
+      heightTyped(values.height, values.units) ??
+      (values.height.trim() ? read.number('height', values.height) : null),
+    timeZone: values.timeZone,
+    units: values.units,
+    lastFrost: frost(values.lastFrost),
+    firstFrost: frost(values.firstFrost),
+    extremes: extremesIn(values, read),
+    offsetC: degreesIn(read.number('offsetC', values.offsetC), values.units),
   };
-  return (
-    <fieldset disabled={readOnly} className="flex flex-col gap-4">
-      <Field label={t('name')} name="name">
-        {(props) => <input {...props} {...register('name')} className="input" autoComplete="off" />}
-      </Field>
-      <div className="grid gap-4 sm:grid-cols-2">
-        <Field label={t('latitude')} hint={t('latitudeHint')} name="latitude">
-          {(props) => <input {...props} {...register('latitude')} onPaste={pasteBoth} className="input" />}
-        </Field>
-        <Field label={t('longitude')} hint={t('longitudeHint')} name="longitude">
-          {(props) => <input {...props} {...register('longitude')} onPaste={pasteBoth} className="input" />}
-        </Field>
-        <Field label={t('timeZone')} name="timeZone">
-          {(props) => (
-            <Combobox
-              {...props}
-              {...form.control('timeZone')}
-              options={[...new Set([values.timeZone, ...zones])].map((zone) => ({
-                value: zone,
-                label: zone,
-              }))}
-            />
-          )}
-        </Field>
-        <fieldset>
-          <legend className="font-semibold text-sm">{t('units')}</legend>
-          <RadioGroup
-            aria-label={t('units')}
-            {...form.control('units')}
-            disabled={readOnly}
-            options={[
-              { value: 'imperial', label: t('imperial') },
-              { value: 'metric', label: t('metric') },
-            ]}
-          />
-        </fieldset>
-        <Field label={t('lastFrost')} hint={t('frostHint')} name="lastFrost">
-          {(props) => <input {...props} {...register('lastFrost')} className="input" />}
-        </Field>
-        <Field label={t('firstFrost')} hint={t('frostHint')} name="firstFrost">
-          {(props) => <input {...props} {...register('firstFrost')} className="input" />}
-        </Field>
-      </div>
-      <FrostsRead values={values} />
-      {spot && (
-        <Field
-          label={t('spot', { unit: values.units === 'imperial' ? '°F' : '°C' })}
-          hint={t('spotHint')}
-          name="offsetC"
-        >
-          {(props) => (
-            <input {...props} {...register('offsetC')} inputMode="decimal" className="input max-w-40" />
-          )}
-        </Field>
-      )}
-    </fieldset>
-  );
 }
+
+/** The form's field for a path of the request. */
+export const gardenField = (path: string): string => {
+  const found = warmthFields.find(([, month, kind]) => path === `extremes.${month}.${kind}`);
+  return found ? found[0] : path === 'extremes' ? 'warmestHigh' : path;
+};
