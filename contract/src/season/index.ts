@@ -116,11 +116,16 @@ const factShapes: Record<FactKind, z.ZodType> = {
   year,
   share: z.number(),
   count: z.number().int(),
+  days: z.number().int(),
   hours: z.number(),
   depth: z.number(),
   family: z.enum(families),
   harm: z.string(),
   evidence: z.enum(evidences),
+  frostRisk: z.number(),
+  frostLoss: z.number(),
+  // The core's type says what a reason holds.
+  reason: z.looseObject({ code: z.string() }),
 };
 
 /** A season's findings: one shape for each row of the core's registry. */

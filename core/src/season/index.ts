@@ -17,5 +17,5 @@ export * from './sequence.ts';
 export * from './space.ts';
 export * from './stillSow.ts';
 export * from './succession.ts';
-export { allowsMethod, doubtsOf, hasTurn, quotedDays } from './windows/index.ts';
+export { allowsMethod, doubtsOf, hasTurn, type Outside, outsideWindow, quotedDays } from './windows/index.ts';
 export * from './yearPlan.ts';

@@ -6,6 +6,7 @@ import { manyKinds } from './checks/firstYear.ts';
 import { ripeTogether, weekOfPlenty } from './checks/glut.ts';
 import { heavyAfterHeavy } from './checks/heavyFeeders.ts';
 import { apart } from './checks/neighbours.ts';
+import { notAdvised, tooEarly, tooLate } from './checks/outside.ts';
 import { rotation } from './checks/rotation.ts';
 import { shadesLower } from './checks/shade.ts';
 import { soilDepth } from './checks/soilDepth.ts';
@@ -18,6 +19,9 @@ import type { FindingRow, Found, Remedy, Trial } from './row.ts';
 export const findingRows = {
   overfull,
   noPlaceLeft,
+  tooEarly,
+  tooLate,
+  notAdvised,
   rotation,
   soilDepth,
   sun,

@@ -1,5 +1,6 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Evidence, Family } from '../../crops/index.ts';
+import type { Reason } from '../reason.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../yearPlan.ts';
 
 /** How bad a finding is: 1 cannot be, 2 will likely fail, 3 could be better. */
@@ -13,6 +14,8 @@ export interface FactValues {
   /** part of a whole: 1 is all of it */
   share: number;
   count: number;
+  /** a number of days */
+  days: number;
   /** hours of sun a day */
   hours: number;
   /** metres */
@@ -21,6 +24,11 @@ export interface FactValues {
   /** the code of a reason why neighbours harm each other */
   harm: string;
   evidence: Evidence;
+  /** share of years in which frost kills what was planted too early, or before what was planted too late is picked */
+  frostRisk: number;
+  frostLoss: number;
+  /** why the place is against it */
+  reason: Reason;
 }
 export type FactKind = keyof FactValues;
 export type Facts = Readonly<Record<string, FactKind>>;

@@ -1,0 +1,58 @@
+import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
+import type { Crop } from '../../crops/index.ts';
+import { type Almanac, shareAfter, shareBy } from '../../place/index.ts';
+import { inGroundOf, type Milestone, startOf } from '../milestone.ts';
+import { killsAt } from './grownBy.ts';
+
+/** How far a planting stands outside the time for it, and what that likely costs. */
+export interface Outside {
+  how: 'early' | 'late';
+  /** from its window to the day it stands on */
+  days: number;
+  /** the first day of the window, or the last */
+  bound: Day;
+  /** share of years in which frost kills it: before it is past, or before the first pick */
+  lost: number;
+}
+
+/**
+ * How far outside its window a planting begins or goes into the ground; null where it does neither.
+ * @param year the season year it is planned for
+ * @param today frost of days that are past has not come
+ */
+export function outsideWindow(
+  crop: Crop,
+  steps: readonly Milestone[],
+  almanac: Almanac,
+  year: number,
+  today: Day | null = null,
+): Outside | null {
+  const found = [startOf(steps), inGroundOf(steps)].flatMap((step) => (step ? [stands(step)] : []));
+  const worst = found.reduce<Outside | null>(
+    (most, one) => (one && (!most || one.days > most.days) ? one : most),
+    null,
+  );
+  if (!worst) return null;
+  const placeOf = (day: Day) => almanac.placeOf(year, day);
+  if (worst.how === 'early') {
+    // What is sown is exposed once it is up.
+    const out =
+      steps.find(({ kind }) => kind === 'emerge' && steps[0]?.kind !== 'startIndoors') ?? inGroundOf(steps)!;
+    const exposed = today === null ? out.on : laterOf(out.on, today);
+    return { ...worst, lost: shareAfter(almanac.lastFreeze(crop.frostDamageC), placeOf(exposed)) };
+  }
+  const pick = steps.find(({ kind }) => kind === 'firstPick');
+  // What frost cuts short would have been ready later.
+  const cut = pick?.reasons.best.find((reason) => reason.code === 'mayNotFinish');
+  const ready = cut ? addDays(inGroundOf(steps)!.on, cut.maturity) : pick?.on;
+  if (!ready || crop.perennial) return worst;
+  return { ...worst, lost: shareBy(almanac.firstFreeze(killsAt(crop)), placeOf(ready)) };
+}
+
+function stands({ on, window }: Milestone): Outside | null {
+  if (on < window.earliest)
+    return { how: 'early', days: daysBetween(on, window.earliest), bound: window.earliest, lost: 0 };
+  if (on > window.latest)
+    return { how: 'late', days: daysBetween(window.latest, on), bound: window.latest, lost: 0 };
+  return null;
+}
