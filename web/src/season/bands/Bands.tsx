@@ -122,7 +122,11 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
       bar.removeEventListener('pointercancel', cancel);
       const moving = useHand.getState().moving;
       if (!moved) onSelect(planting.id);
-      else if (moving) onMove(moving);
+      else if (moving) {
+        onMove(moving);
+        // What the move comes to is said where the planting is chosen.
+        onSelect(planting.id);
+      }
       hold(null);
     };
     const cancel = () => {

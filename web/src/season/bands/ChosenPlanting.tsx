@@ -1,5 +1,6 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
+import { daysBetween } from '@unity-acre/core/calendar';
 import { varietyOf } from '@unity-acre/core/crops';
 import { almanacOf } from '@unity-acre/core/place';
 import { startOf, succession } from '@unity-acre/core/season';
@@ -15,6 +16,7 @@ import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { Field } from '../../kit/forms/index.ts';
+import { OutsideNote } from '../explain/index.ts';
 import { movedBy } from './bandMove.ts';
 import { fixedBy, inputOf, type Moving } from './hand.ts';
 
@@ -75,6 +77,17 @@ export function ChosenPlanting({ planting, beds, onMove, onClose }: Props) {
           {t('plan:plants', { plants: number(planting.plants, 0), length: length(planting.length) })}
         </span>
       </p>
+      {crop && (
+        <OutsideNote
+          crop={crop}
+          steps={planting.steps}
+          almanac={almanacOf(garden.climate, garden.offsetC + bed.offsetC)}
+          year={planting.year}
+          onStart={
+            coordinates && fixed === null ? (on) => start && move(daysBetween(start.on, on)) : undefined
+          }
+        />
+      )}
       {coordinates && (
         <div className="flex flex-wrap items-center gap-2">
           {fixed === null ? (

@@ -1,4 +1,5 @@
 import type { Planting } from '@unity-acre/contract/season';
+import { almanacOf } from '@unity-acre/core/place';
 import { inGroundOf } from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -12,6 +13,7 @@ import { useDates } from '../../kit/dates.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { HardeningList } from './HardeningList.tsx';
 import { Moves } from './Moves.tsx';
+import { OutsideNote } from './OutsideNote.tsx';
 import { Reasons } from './Reasons.tsx';
 import { StepsChart } from './StepsChart.tsx';
 
@@ -76,6 +78,14 @@ export function PlantingRow({
           )}
         </span>
       </div>
+      {crop && (
+        <OutsideNote
+          crop={crop}
+          steps={planting.steps}
+          almanac={almanacOf(garden.climate, garden.offsetC + offsetC)}
+          year={planting.year}
+        />
+      )}
       {overdue && (
         <p className="my-1 border-beet border-l-4 bg-beet-soft px-3 py-1 text-beet">
           {t('season:overdue', { day: dates.short(planting.overdueAfter!) })}

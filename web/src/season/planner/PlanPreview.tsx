@@ -6,7 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useAlmanac, useHere, useLeads, useMeasure } from '../../garden/index.ts';
 import { Bare } from '../../kit/screens/index.ts';
-import { Reasons, StepsChart } from '../explain/index.ts';
+import { OutsideNote, Reasons, StepsChart } from '../explain/index.ts';
 import { FromTheBox } from './FromTheBox.tsx';
 import { PackingDrawing } from './PackingDrawing.tsx';
 import type { PlanValues } from './Planner.tsx';
@@ -19,11 +19,13 @@ export function PlanPreview({
   values,
   bare,
   planting,
+  onStart,
 }: {
   bed: Bed;
   values: PlanValues;
   bare: 'ft' | 'm';
   planting: Planting | null;
+  onStart(on: string): void;
 }) {
   const { t } = useTranslation('season');
   const leads = useLeads();
@@ -51,6 +53,7 @@ export function PlanPreview({
     <div className="flex min-w-0 flex-col gap-7">
       <section className="furrow">
         <h2>{t('when')}</h2>
+        <OutsideNote crop={crop} steps={steps} almanac={almanac} year={plan.year} onStart={onStart} />
         <StepsChart steps={steps} offsetC={bed.offsetC} />
         <h3 className="mt-3">{t('why')}</h3>
         <Reasons steps={steps} />

@@ -277,7 +277,13 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
           {!planting && <Series bed={bed} values={values} bare={bare} />}
           {!planting && <Companions bed={bed} values={values} bare={bare} />}
         </div>
-        <PlanPreview bed={bed} values={values} bare={bare} planting={planting} />
+        <PlanPreview
+          bed={bed}
+          values={values}
+          bare={bare}
+          planting={planting}
+          onStart={(on) => setValue('startOn', on, { shouldDirty: true })}
+        />
       </div>
     </div>
   );
