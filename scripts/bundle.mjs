@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
 /** What a first visit may fetch, in KB; set-up, with all the controls of its form, is visited once in an installation's life. */
-const BUDGETS = { 'This week': 190, 'Sign in': 192, 'Set-up': 210 };
+const BUDGETS = { 'This week': 190, 'Sign in': 192, 'Set-up': 214 };
 const dist = join(import.meta.dirname, '../web/dist');
 const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
 

@@ -103,6 +103,16 @@ describe('days to emergence', () => {
     expect(() => daysToEmergence(cropOf('carrot'), Number.NaN)).toThrow(RangeError);
     expect(daysToEmergence(cropOf('okra'), 8)).toBeNull();
   });
+
+  it('grow the colder it is below the table, until no seed comes up', () => {
+    const parsnip = cropOf('parsnip');
+    const coldest = parsnip.emergence[0]!;
+    const days = [0, 0.5, 1, 2, 2.5].map((below) => daysToEmergence(parsnip, coldest.soilC - below)!);
+    expect(days[0]).toBeCloseTo(coldest.days, 9);
+    for (const [i, slower] of days.slice(1).entries()) expect(slower).toBeGreaterThan(days[i]!);
+    expect(days.at(-1)).toBeCloseTo(2 * coldest.days, 9);
+    expect(daysToEmergence(parsnip, coldest.soilC - 2.51)).toBeNull();
+  });
 });
 
 /** Facts of the trade; common practice, no source (KNOWLEDGE 3 and 4). */

@@ -96,6 +96,9 @@ export function cropFrom(row: CropRow): Crop {
   };
 }
 
+/** Between the temperatures of the tables of emergence, °C: a step below the coldest no seed comes up. */
+const TABLE_STEP_C = 5;
+
 /**
  * Days from sowing to emergence at a constant soil temperature. Between the temperatures of the table the speed of
  * emergence (its reciprocal) follows the line between them.
@@ -109,9 +112,9 @@ export function daysToEmergence({ emergence }: Pick<Crop, 'emergence'>, soilC: n
   const first = emergence[0];
   const last = emergence.at(-1);
   if (!first || !last) return null;
-  // Half a step of the table beyond its ends the seed still comes up, as fast as at the end.
+  // Half a step of the table beyond its ends the seed still comes up: above as fast as at the end, below slower the colder.
   if (soilC < first.soilC - 2.5 || soilC > last.soilC + 2.5) return null;
-  if (soilC <= first.soilC) return first.days;
+  if (soilC <= first.soilC) return first.days / (1 - (first.soilC - soilC) / TABLE_STEP_C);
   for (const [i, above] of emergence.entries()) {
     if (soilC > above.soilC) continue;
     const below = emergence[i - 1]!;

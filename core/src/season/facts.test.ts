@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../calendar/index.ts';
 import { methods, plainCatalogue, turns } from '../crops/index.ts';
-import { firstFreezeDay, frostDates } from '../place/index.ts';
+import { almanacOf, climateOfFrosts, firstFreezeDay, frostDates } from '../place/index.ts';
 import {
   allowsMethod,
   defaultRules,
@@ -55,6 +55,22 @@ describe('indoors', () => {
         expect(daysBetween(sown.on, out.on)).toBeLessThanOrEqual(35);
         expect(daysBetween(sown.window.latest, out.window.latest)).toBeLessThanOrEqual(35);
       }
+    },
+  );
+
+  it.each(['cucumber', 'zucchini', 'winter-squash', 'pumpkin'])(
+    '%s is set out three to four weeks after the last frost where two frost dates are all that is known',
+    (id) => {
+      // KNOWLEDGE 3.2, the usual school: sown at the last frost, set out three to four weeks later.
+      const known = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
+      const steps = milestones(plan(id, { method: 'startIndoors' }), almanacOf(climateOfFrosts(known)))!;
+      const [start, out] = (['startIndoors', 'setOut'] as const).map(
+        (kind) => steps.find((one) => one.kind === kind)!,
+      );
+      expect(Math.abs(daysBetween('2026-05-10', start!.on))).toBeLessThanOrEqual(7);
+      const after = daysBetween('2026-05-10', out!.on);
+      expect(after).toBeGreaterThanOrEqual(21);
+      expect(after).toBeLessThanOrEqual(28);
     },
   );
 

@@ -1,4 +1,4 @@
-import { addDays, type Day, earlierOf, laterOf } from '../calendar/index.ts';
+import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../calendar/index.ts';
 import type { DaySpan } from '../crops/index.ts';
 import { about, sameReason } from './chain.ts';
 import { emergence, emergenceAt } from './emergence.ts';
@@ -44,6 +44,12 @@ export function startedIndoors(reckoning: Reckoning, outdoors: DatedWindow): Day
     latest: addDays(laterOf(setOut.latest, on), -lead),
   };
   chain.add('hardenOff', harden, sameReason({ code: 'hardenFor', days: lead, setOut: on }));
+  const over = daysBetween(started, on);
+  if (over > indoors.most)
+    setOut.reasons.best = [
+      ...setOut.reasons.best,
+      { code: 'potOver', days: over, most: indoors.most, from: started },
+    ];
   return chain.add('setOut', setOut, setOut.reasons).on;
 }
 

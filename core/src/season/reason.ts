@@ -12,6 +12,7 @@ export type Reason =
   | { code: 'frostPastWhenUp'; atC: number; risk: number; by: Day; days: number }
   | { code: 'frostNever'; atC: number }
   | { code: 'nightsSteady'; nightC: number; share: number; by: Day }
+  | { code: 'weeksAfterFrost'; days: number; lastFrost: Day; nightC: number }
   | { code: 'nightsRarely'; nightC: number; share: number }
   | { code: 'soilWarm'; soilC: number; by: Day }
   | { code: 'soilQuick'; soilC: number; days: number; by: Day }
@@ -48,6 +49,7 @@ export type Reason =
   // What the plant asks.
   | { code: 'weeksIndoors'; days: number; from: Day }
   | { code: 'potLimit'; days: number; from: Day }
+  | { code: 'potOver'; days: number; most: number; from: Day }
   | { code: 'readyFrom'; days: number; from: Day }
   | { code: 'emergence'; fewest: number; most: number; soilC: number; from: Day }
   | { code: 'sprouting'; fewest: number; most: number; from: Day }

@@ -129,6 +129,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       'chosen',
       'eachYear',
       'happened',
+      'potOver',
       'schoolCountBack',
       'soilRarely',
       'winterRest',

@@ -7,6 +7,7 @@ import { ripeTogether, weekOfPlenty } from './checks/glut.ts';
 import { heavyAfterHeavy } from './checks/heavyFeeders.ts';
 import { apart } from './checks/neighbours.ts';
 import { notAdvised, tooEarly, tooLate } from './checks/outside.ts';
+import { tooLongInPot } from './checks/pots.ts';
 import { rotation } from './checks/rotation.ts';
 import { shadesLower } from './checks/shade.ts';
 import { soilDepth } from './checks/soilDepth.ts';
@@ -22,6 +23,7 @@ export const findingRows = {
   tooEarly,
   tooLate,
   notAdvised,
+  tooLongInPot,
   rotation,
   soilDepth,
   sun,

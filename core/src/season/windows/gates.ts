@@ -14,6 +14,11 @@ const SEED_DEPTH_MM = 50;
 const WARMEST_SEARCH_END = 230;
 const MIDSUMMER = 172;
 
+/** Nights as warm as this come about three weeks after the last frost, warmer ones some days later. Source: KNOWLEDGE 3.2. */
+const WARM_NIGHTS_C = 10;
+const WARM_NIGHTS_AFTER_FROST_DAYS = 21;
+const DAYS_PER_DEGREE = 3;
+
 /** The later of gates: all that must be open. */
 export const lastOpen = (gates: readonly Gate[]): Gate =>
   gates.reduce((latest, gate) => (gate.place > latest.place ? gate : latest));
@@ -63,12 +68,24 @@ export class Gates {
 
   /** When nights have come to stay at `nightC` or above in `share` of the years. */
   nightsSteady(nightC: number, share: number): Gate {
+    if (this.almanac.climate.basis === 'frosts' && nightC >= WARM_NIGHTS_C)
+      return this.#weeksAfterFrost(nightC);
     const spread = this.almanac.nightsFrom(nightC);
     const place = placeForEarlier(spread, share);
     if (place === null) return this.#warmest({ code: 'nightsRarely', nightC, share: spread.share });
     const whole = Math.max(0, Math.ceil(place));
     if (whole === 0) return { place: 0, reason: { code: 'openSeason' } };
     return { place: whole, reason: { code: 'nightsSteady', nightC, share, by: this.#day(whole) } };
+  }
+
+  /** Two frost dates say nothing of warm nights: growers then count three to four weeks from the last frost. */
+  #weeksAfterFrost(nightC: number): Gate {
+    const frost = Math.round(placeForLater(this.almanac.lastFreeze(0), 0.5) ?? 0);
+    const days = WARM_NIGHTS_AFTER_FROST_DAYS + Math.round((nightC - WARM_NIGHTS_C) * DAYS_PER_DEGREE);
+    return {
+      place: frost + days,
+      reason: { code: 'weeksAfterFrost', days, lastFrost: this.#day(frost), nightC },
+    };
   }
 
   /** When soil at seed depth reaches `soilC`. */

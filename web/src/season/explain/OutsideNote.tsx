@@ -30,7 +30,7 @@ export function OutsideNote({ crop, steps, almanac, year, onStart }: Props) {
   return (
     <div
       role="status"
-      className="flex flex-col items-start gap-2 border-beet border-l-4 bg-beet-soft px-3 py-2"
+      className="my-2 flex flex-col items-start gap-2 border-beet border-l-4 bg-beet-soft px-3 py-2"
     >
       {outside && (
         <p>

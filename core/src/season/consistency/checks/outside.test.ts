@@ -118,3 +118,32 @@ it('what the place is against is said, with why', () => {
   });
   expect(codes(plan([planting('a', 'carrot')]))).not.toContain('notAdvised');
 });
+
+describe('seedlings in their pots', () => {
+  const cucumber = { method: 'startIndoors' } as const;
+
+  it('are found where they are started so early that the place lets them out too late', () => {
+    const { best } = windowOf('cucumber', cucumber);
+    expect(codes(plan([planting('a', 'cucumber', { ...cucumber, startOn: best })]))).not.toContain(
+      'tooLongInPot',
+    );
+    const early = planting('a', 'cucumber', { ...cucumber, startOn: '2026-03-15' });
+    const out = early.steps.find(({ kind }) => kind === 'setOut')!.on;
+    const of = plan([early]);
+    const found = first(of, 'tooLongInPot');
+    // Cucurbits stand five weeks in a pot: KNOWLEDGE 3.2.
+    expect(found).toMatchObject({ days: daysBetween('2026-03-15', out), most: 35, out });
+    const [remedy] = remediesFor(of, found) as { startOn: string }[];
+    expect(daysBetween(remedy!.startOn, out)).toBe(early.crop.daysIndoors!.usual);
+  });
+
+  it('are found where what was logged puts the setting out off, which no start mends any more', () => {
+    const tomato = planting('a', 'tomato', { method: 'startIndoors' });
+    const way = { ...tomato, year: 2026, startOn: null };
+    const sown = addDays(startOf(tomato.steps)!.on, -30);
+    const steps = milestones(way, almanac, defaultRules, [{ kind: 'startIndoors', on: sown }])!;
+    const of = plan([{ ...tomato, steps }], { today: addDays(sown, 3) });
+    expect(codes(of)).toContain('tooLongInPot');
+    expect(remediesFor(of, first(of, 'tooLongInPot'))).toEqual([]);
+  });
+});
