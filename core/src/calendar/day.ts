@@ -15,6 +15,18 @@ const isLeapYear = (year: number): boolean => year % 4 === 0 && (year % 100 !== 
 const daysInMonth = (year: number, month: number): number =>
   month === 2 && isLeapYear(year) ? 29 : monthLengths[month - 1]!;
 
+const ZERO = 48;
+/** The number that digits of a text write; not a number where there are others. */
+function digitsIn(text: string, from: number, to: number): number {
+  let number = 0;
+  for (let i = from; i < to; i++) {
+    const digit = text.charCodeAt(i) - ZERO;
+    if (!(digit >= 0 && digit <= 9)) return Number.NaN;
+    number = number * 10 + digit;
+  }
+  return number;
+}
+
 /**
  * Days since 1 January 1970; plain dates have no time zone, so every day is as long as the next.
  * Counted in integers, since reckoning a garden asks for it hundreds of thousands of times.
@@ -22,9 +34,9 @@ const daysInMonth = (year: number, month: number): number =>
  * @throws RangeError for text that is not a date
  */
 export function dayNumber(day: Day): number {
-  const year = Number(day.slice(0, 4));
-  const month = Number(day.slice(5, 7));
-  const date = Number(day.slice(8));
+  const year = digitsIn(day, 0, 4);
+  const month = digitsIn(day, 5, 7);
+  const date = digitsIn(day, 8, 10);
   const isDate = month >= 1 && month <= 12 && date >= 1 && date <= daysInMonth(year, month) && year >= 0;
   if (day.length !== 10 || !isDate) throw new RangeError(`not a date: ${day}`);
   const marchYear = month > 2 ? year : year - 1;
@@ -95,18 +107,20 @@ const monthStarts = [0, 31, 59, 90, 120, 151, 181, 212, 243, 273, 304, 334];
 
 /** Place of a date in a year of 365 days, 0 for 1 January; 29 February shares the place of the 28th. */
 export function yearDay(day: Day): number {
-  const month = Number(day.slice(5, 7));
-  const date = Number(day.slice(8));
+  const month = digitsIn(day, 5, 7);
+  const date = digitsIn(day, 8, 10);
   return monthStarts[month - 1]! + (month === 2 && date === 29 ? 27 : date - 1);
 }
+
+/** The dates of a year of 365 days, in order. */
+const monthDays: readonly MonthDay[] = monthLengths.flatMap((length, month) =>
+  Array.from({ length }, (_, date) => `${twoDigits[month + 1]}-${twoDigits[date + 1]}`),
+);
 
 /** The date at a place in a year of 365 days; places beyond either end lie in the years around it. */
 export function dayOfYearDay(year: number, place: number): Day {
   const whole = Math.round(place);
-  const inYear = year + Math.floor(whole / 365);
-  const rest = ((whole % 365) + 365) % 365;
-  const first = dayNumber(`${String(inYear).padStart(4, '0')}-01-01`);
-  return dayOfNumber(first + rest + (isLeapYear(inYear) && rest > 58 ? 1 : 0));
+  return dayIn(year + Math.floor(whole / 365), monthDays[((whole % 365) + 365) % 365]!);
 }
 
 export const earlierOf = (a: Day, b: Day): Day => (a < b ? a : b);

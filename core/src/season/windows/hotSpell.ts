@@ -34,13 +34,34 @@ function spellOf(almanac: Almanac, isHot: (place: number) => boolean): HotSpell 
   return { from, to, coolest };
 }
 
+type Spell = HotSpell | AlwaysHot | null;
+
+/** Keeps what is found of a crop at a spot. */
+function keptOf(find: (almanac: Almanac, crop: Crop) => Spell): (almanac: Almanac, crop: Crop) => Spell {
+  const known = new WeakMap<Almanac, WeakMap<Crop, Spell>>();
+  return (almanac, crop) => {
+    let spells = known.get(almanac);
+    if (!spells) {
+      spells = new WeakMap();
+      known.set(almanac, spells);
+    }
+    let spell = spells.get(crop);
+    if (spell === undefined) {
+      spell = find(almanac, crop);
+      spells.set(crop, spell);
+    }
+    return spell;
+  };
+}
+
 /** When the heat stops a cool crop, makes it bolt or turn bitter; null where it never does. */
-export const growingHeat = (almanac: Almanac, { heatEndsC }: Crop): HotSpell | AlwaysHot | null =>
-  heatEndsC === undefined ? null : spellOf(almanac, (place) => almanac.high[place]! >= heatEndsC);
+export const growingHeat = keptOf((almanac, { heatEndsC }) =>
+  heatEndsC === undefined ? null : spellOf(almanac, (place) => almanac.high[place]! >= heatEndsC),
+);
 
 /** When it is too hot, by day or by night, for flowers to set fruit; null where it never is. */
-export function settingHeat(almanac: Almanac, { fruitSet }: Crop): HotSpell | AlwaysHot | null {
+export const settingHeat = keptOf((almanac, { fruitSet }) => {
   if (!fruitSet) return null;
   const [dayC, nightC] = fruitSet.mostC;
   return spellOf(almanac, (place) => almanac.high[place]! >= dayC || almanac.low[place]! >= nightC);
-}
+});
