@@ -10,7 +10,7 @@ import { isSmall, sized } from './size.ts';
 const PLANTINGS = sized(3_000, 60);
 const ROUNDS = sized(7, 1);
 /** The most times a bare pass that the reckoning may take. */
-const MOST = 0.4;
+const MOST = 0.3;
 
 const ways = plainCatalogue.crops.flatMap((crop) =>
   crop.varieties.flatMap((variety) =>

@@ -95,6 +95,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           afterDays: waitsFor?.days ?? null,
           betweenId: null,
           pinned: false,
+          protection: 'none',
           note: '',
           entries: [],
         };

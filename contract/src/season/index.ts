@@ -1,5 +1,6 @@
 import { evidences, families, methods, turns } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
+import { protections } from '@unity-acre/core/place';
 import {
   type FactKind,
   type Finding,
@@ -35,6 +36,8 @@ export const plantingInput = z.strictObject({
   betweenId: id.nullable(),
   /** true where its place and time were chosen by hand and a proposal leaves them alone */
   pinned: z.boolean(),
+  /** what stands over it or lies on its soil, and moves its dates */
+  protection: z.enum(protections).default('none'),
   note: prose(500),
 });
 

@@ -12,7 +12,10 @@ import {
   growingDays,
   growthRate,
   lastFreezeDay,
+  type Protection,
+  protections,
   seasonYearOf,
+  shelters,
   steadyNightShare,
   YEAR,
 } from './index.ts';
@@ -118,6 +121,29 @@ describe('a spot in the garden', () => {
     expect(northern.soil(30)).toBe(northern.soil(30));
     const warmth = { base: 5, cap: 26, usual: 17 };
     expect(northern.growth(warmth)).toBe(northern.growth({ ...warmth }));
+  });
+});
+
+describe('protection', () => {
+  const under = (protection: Protection) => almanacOf(northern.climate, 0, protection);
+
+  it('keeps frost off and nights warm by what it is said to, and by no more', () => {
+    for (const kind of protections) {
+      const { frostC, nightsC, meanC } = shelters[kind];
+      expect(under(kind).lastFreeze(0)).toEqual(northern.lastFreeze(-frostC));
+      expect(under(kind).firstFreeze(-1)).toEqual(northern.firstFreeze(-1 - frostC));
+      expect(under(kind).nightsFrom(10)).toEqual(northern.nightsFrom(10 - nightsC));
+      expect(under(kind).nightsUntil(10)).toEqual(northern.nightsUntil(10 - nightsC));
+      expect(under(kind).mean[150]! - northern.mean[150]!).toBeCloseTo(meanC, 9);
+      expect(under(kind).low[150]! - northern.low[150]!).toBeCloseTo(nightsC, 9);
+    }
+    expect(under('none')).toBe(northern);
+  });
+
+  it('of black film warms the soil alone', () => {
+    expect(under('film').soil(50)).toEqual(northern.soil(50, 'film'));
+    expect(under('film').soil(50)[130]!).toBeGreaterThan(northern.soil(50)[130]!);
+    expect(under('film').low).toEqual(northern.low);
   });
 });
 

@@ -10,6 +10,7 @@ import {
 } from './dateSpread.ts';
 import { expectedDegreeDays } from './degreeDays.ts';
 import { growthRate, type Warmth } from './growthRate.ts';
+import { type Protection, shelters } from './protection.ts';
 import { daylightHours } from './radiation.ts';
 import { calendarPlace, dayInSeason, placeInSeason, seasonYearOf, YEAR } from './seasonYear.ts';
 import { type SoilCover, soilTemperatures } from './soilTemperature.ts';
@@ -33,17 +34,23 @@ export class Almanac {
   readonly #soils = new Map<string, Float64Array>();
   readonly #growths = new Map<string, Float64Array>();
 
-  /** @param offsetC how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall */
+  /**
+   * @param offsetC how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall
+   * @param protection what stands over the planting or lies on its soil
+   */
   constructor(
     readonly climate: Climate,
     readonly offsetC: number,
+    readonly protection: Protection = 'none',
   ) {
     const { latitude, low, high } = climate;
     this.latitude = latitude;
     const each = (value: (place: number) => number) =>
       Float64Array.from({ length: YEAR }, (_, p) => value(p));
-    this.low = each((p) => curveAt(low, calendarPlace(latitude, p)) + offsetC);
-    this.high = each((p) => curveAt(high, calendarPlace(latitude, p)) + offsetC);
+    const { nightsC, meanC } = shelters[protection];
+    const daysC = 2 * meanC - nightsC;
+    this.low = each((p) => curveAt(low, calendarPlace(latitude, p)) + offsetC + nightsC);
+    this.high = each((p) => curveAt(high, calendarPlace(latitude, p)) + offsetC + daysC);
     this.mean = each((p) => (this.low[p]! + this.high[p]!) / 2);
     this.light = each((p) => daylightHours(latitude, calendarPlace(latitude, p) + 1));
   }
@@ -62,26 +69,26 @@ export class Almanac {
 
   /** The last spring day with a minimum at or below `thresholdC` at this spot. */
   lastFreeze(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.lastFreeze, thresholdC - this.offsetC);
+    return spreadAt(this.climate.lastFreeze, thresholdC - this.offsetC - shelters[this.protection].frostC);
   }
 
   /** The first autumn day with a minimum at or below `thresholdC` at this spot. */
   firstFreeze(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.firstFreeze, thresholdC - this.offsetC);
+    return spreadAt(this.climate.firstFreeze, thresholdC - this.offsetC - shelters[this.protection].frostC);
   }
 
   /** The day from which nights stay at or above `thresholdC` at this spot. */
   nightsFrom(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.nightsFrom, thresholdC - this.offsetC);
+    return spreadAt(this.climate.nightsFrom, thresholdC - this.offsetC - shelters[this.protection].nightsC);
   }
 
   /** The day up to which nights stay at or above `thresholdC` at this spot. */
   nightsUntil(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.nightsUntil, thresholdC - this.offsetC);
+    return spreadAt(this.climate.nightsUntil, thresholdC - this.offsetC - shelters[this.protection].nightsC);
   }
 
   /** Soil temperature by place at a depth, °C. @param depthMm depth, mm */
-  soil(depthMm: number, cover: SoilCover = 'bare'): Float64Array {
+  soil(depthMm: number, cover: SoilCover = shelters[this.protection].soil): Float64Array {
     const key = `${depthMm} ${cover}`;
     let soil = this.#soils.get(key);
     if (!soil) {
@@ -131,19 +138,20 @@ export function expectedWarmth({ mean, climate }: Almanac, base: number): Float6
   return sums;
 }
 
-const almanacs = new WeakMap<Climate, Map<number, Almanac>>();
+const almanacs = new WeakMap<Climate, Map<string, Almanac>>();
 
-/** The almanac of a climate, or of a spot in it; made once for each. */
-export function almanacOf(climate: Climate, offsetC = 0): Almanac {
+/** The almanac of a climate, or of a spot in it, under what protects a planting there; made once for each. */
+export function almanacOf(climate: Climate, offsetC = 0, protection: Protection = 'none'): Almanac {
   let spots = almanacs.get(climate);
   if (!spots) {
     spots = new Map();
     almanacs.set(climate, spots);
   }
-  let almanac = spots.get(offsetC);
+  const key = `${offsetC} ${protection}`;
+  let almanac = spots.get(key);
   if (!almanac) {
-    almanac = new Almanac(climate, offsetC);
-    spots.set(offsetC, almanac);
+    almanac = new Almanac(climate, offsetC, protection);
+    spots.set(key, almanac);
   }
   return almanac;
 }

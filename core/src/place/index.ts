@@ -8,6 +8,7 @@ export * from './growthRate.ts';
 export * from './harmonics.ts';
 export * from './normal.ts';
 export * from './place.ts';
+export { type Protection, protections, shelters } from './protection.ts';
 export * from './radiation.ts';
 export * from './record.ts';
 export * from './seasonYear.ts';

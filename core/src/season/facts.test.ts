@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../calendar/index.ts';
 import { methods, plainCatalogue, turns } from '../crops/index.ts';
-import { almanacOf, climateOfFrosts, firstFreezeDay, frostDates } from '../place/index.ts';
+import { almanacOf, climateOfFrosts, firstFreezeDay, frostDates, type Protection } from '../place/index.ts';
 import {
   allowsMethod,
   defaultRules,
@@ -248,5 +248,24 @@ describe('what a year is made of', () => {
     expect(start.on).toBe(chosen);
     expect(start.window.best).toBe(natural);
     expect(stepOf(steps, 'firstPick').on > stepOf(reckoned('carrot', inPlace), 'firstPick').on).toBe(true);
+  });
+});
+
+describe('under protection', () => {
+  const setOut = (id: string, protection: Protection) =>
+    inGroundOf(milestones(plan(id, { method: 'startIndoors' }), almanacOf(almanac.climate, 0, protection))!)!
+      .window.earliest;
+
+  it('a crop goes out weeks sooner, the sooner the more it keeps off', () => {
+    for (const id of ['tomato', 'pepper', 'cucumber', 'cabbage']) {
+      const days = (['none', 'cloth', 'tunnel', 'hoopHouse'] as const).map((kind) => setOut(id, kind));
+      expect(days, id).toEqual([...days].sort().reverse());
+      expect(daysBetween(days[3]!, days[0]!), id).toBeGreaterThanOrEqual(7);
+    }
+  });
+
+  it('is not enough for a cucumber in March, nor for a tomato at the beginning of April', () => {
+    expect(setOut('cucumber', 'hoopHouse') > '2026-04-20').toBe(true);
+    expect(setOut('tomato', 'hoopHouse') > '2026-04-10').toBe(true);
   });
 });

@@ -31,6 +31,7 @@ const planting = (id: string, bedId: string, cropId: string): PlannedPlanting =>
     length: 3,
     betweenId: null,
     pinned: false,
+    protection: 'none',
     steps: [],
   };
 };

@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/index.ts';
 import type { Crop, Evidence, Method, Turn, Variety } from '../crops/index.ts';
 import type { Pattern, Shape } from '../ground/index.ts';
-import type { Almanac } from '../place/index.ts';
+import type { Almanac, Protection } from '../place/index.ts';
 import type { Milestone } from './milestone.ts';
 import type { HouseRules } from './rules.ts';
 
@@ -32,6 +32,7 @@ export interface PlannedPlanting {
   length: number;
   betweenId: string | null;
   pinned: boolean;
+  protection: Protection;
   steps: readonly Milestone[];
 }
 
@@ -61,8 +62,8 @@ export interface YearPlan {
   seasonFirst: Day;
   /** cover crops the garden can choose from */
   covers: readonly Crop[];
-  /** the almanac of a bed, with its own offset */
-  almanacOf(bedId: string): Almanac;
+  /** the almanac of a bed, with its own offset, under what protects a planting */
+  almanacOf(bedId: string, protection?: Protection): Almanac;
 }
 
 /** A bed sees the same family again after so many years at the earliest. Common practice, no source (KNOWLEDGE 6). */

@@ -46,6 +46,7 @@ export const plantings = new EntitySchema<PlantingEntity>({
     afterDays: maybe(whole()),
     betweenId: maybe(text()),
     pinned: { ...flag(), default: false },
+    protection: { ...text(), default: 'none' },
     note: longText(),
   },
   indices: [

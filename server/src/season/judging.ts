@@ -36,6 +36,7 @@ export function rollSeason({ json, by }: { json: string; by: Rolling }): RolledP
       afterDays: null,
       betweenId: null,
       pinned: false,
+      protection: planting.protection,
       note: '',
     },
   }));

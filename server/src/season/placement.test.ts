@@ -277,6 +277,7 @@ describe('what a placement respects', () => {
       length: 3,
       betweenId: null,
       pinned: true,
+      protection: 'none' as const,
       steps: candidate.steps,
     };
     const second = await found(season(beds, { plantings: [standing] }), [wish(2, tomato, 2)]);

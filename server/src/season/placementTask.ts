@@ -47,7 +47,8 @@ export function receivedPlan(sent: SentPlan): YearPlan {
       return crop ? [{ ...grown, crop }] : [];
     }),
     covers: catalogue.crops.filter(({ family }) => family === 'coverCrops'),
-    almanacOf: (bedId) => almanacOf(sent.climate, sent.gardenOffsetC + (offsets.get(bedId) ?? 0)),
+    almanacOf: (bedId, protection) =>
+      almanacOf(sent.climate, sent.gardenOffsetC + (offsets.get(bedId) ?? 0), protection),
   };
 }
 

@@ -41,6 +41,7 @@ function proposalView(looking: Looking): Proposal {
             afterDays: null,
             betweenId: null,
             pinned: false,
+            protection: 'none' as const,
             note: '',
             plants: demand.plants,
             from: candidate.from,

@@ -160,7 +160,7 @@ class Reckoner {
     if (!plan) return null;
     const { rules, offsetC } = this.garden;
     const bed = this.#beds.get(row.bedId);
-    const almanac = almanacOf(this.climate, offsetC + (bed?.offsetC ?? 0));
+    const almanac = almanacOf(this.climate, offsetC + (bed?.offsetC ?? 0), row.protection);
     const shown = plan.crop.perennial ? Math.max(season, row.year) : row.year;
     const planned = milestones(plan, almanac, rules, [], shown);
     if (!planned) return null;

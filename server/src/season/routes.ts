@@ -59,7 +59,7 @@ async function check(
   if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
   const bed = ground.get(planting.bedId);
   if (!bed) throw invalid('bedId', 'unknownBed');
-  const almanac = almanacOf(climate, garden.offsetC + bed.offsetC);
+  const almanac = almanacOf(climate, garden.offsetC + bed.offsetC, planting.protection);
   if (planting.startOn !== null && !mayBegin(plan, almanac, garden.rules, planting.startOn))
     throw invalid('startOn', `outsideSeason:${planting.year}`);
   const { across, along } = workedOutline(bed);

@@ -56,6 +56,30 @@ describe('planning a planting', () => {
   });
 });
 
+it('under a protection is dated by what that keeps off, and keeps it through a change', async () => {
+  const tomato = { ...peas(bedId), cropId: 'tomato', varietyId: 'cherry', method: 'setPlants' as const };
+  const [open, covered] = [newId(), newId()];
+  const bare = await garden.ok('savePlanting', { params: { id: open }, body: tomato });
+  const body = { ...tomato, protection: 'hoopHouse' as const };
+  const under = await garden.ok('savePlanting', { params: { id: covered }, body });
+  expect(under.protection).toBe('hoopHouse');
+  expect(stepOf(under, 'setOut').on < stepOf(bare, 'setOut').on).toBe(true);
+  const listed = (await garden.ok('plantings', { query: { year: 2026 } })).find(({ id }) => id === covered)!;
+  expect(listed.steps).toEqual(under.steps);
+  const wrong = await garden.ask('savePlanting', {
+    params: { id: newId() },
+    body: { ...tomato, protection: 'dome' },
+  });
+  expect(wrong.problem.errors).toEqual([
+    expect.objectContaining({ field: 'protection', code: 'notOffered' }),
+  ]);
+  for (const [id, { version }] of [
+    [open, bare],
+    [covered, under],
+  ] as const)
+    await garden.ok('removePlanting', { params: { id }, ifMatch: version });
+});
+
 it('is listed without its reasons where nobody asks why, and is the same in all else', async () => {
   await garden.planting((await garden.bed({ name: 'Plain bed' })).id);
   const full = await garden.ok('plantings', { query: { year: 2026 } });

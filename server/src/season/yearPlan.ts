@@ -54,8 +54,10 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
 }
 
 const sentPlanting = ({ row, steps }: Reckoned): SentPlan['plantings'][number] => {
-  const { id, bedId, cropId, varietyId, method, turn, pattern, width, length, betweenId, pinned } = row;
-  return { id, bedId, cropId, varietyId, method, turn, pattern, width, length, betweenId, pinned, steps };
+  const { id, bedId, cropId, varietyId, method, turn, pattern, width, length } = row;
+  const { betweenId, pinned, protection } = row;
+  const where = { id, bedId, cropId, varietyId, method, turn, pattern, width, length };
+  return { ...where, betweenId, pinned, protection, steps };
 };
 
 /** Everything a season's plan is judged and made from, as plain values. */

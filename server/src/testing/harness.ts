@@ -254,6 +254,7 @@ export const peas = (bedId: string): PlantingInput => ({
   afterDays: null,
   betweenId: null,
   pinned: false,
+  protection: 'none' as const,
   note: '',
 });
 

@@ -42,6 +42,7 @@ export function planting(
     length: 12 * FOOT,
     betweenId: null,
     pinned: false,
+    protection: 'none',
     steps: milestones({ ...way, year: 2026, startOn }, almanac, defaultRules)!,
     ...rest,
   };

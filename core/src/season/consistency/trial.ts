@@ -14,10 +14,10 @@ const MOST_DAYS_LATER = 70;
 
 /** The steps of a planting with another start; null where the crop does not grow so. */
 export const startedOn = (plan: YearPlan, planting: PlannedPlanting, startOn: Day | null) => {
-  const { crop, variety, method, turn, bedId } = planting;
+  const { crop, variety, method, turn, bedId, protection } = planting;
   return milestones(
     { crop, variety, method, turn, year: plan.year, startOn },
-    plan.almanacOf(bedId),
+    plan.almanacOf(bedId, protection),
     plan.rules,
   );
 };

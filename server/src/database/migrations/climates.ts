@@ -6,11 +6,13 @@ export class Climates1764800000000 implements MigrationInterface {
     await runner.query('ALTER TABLE "garden" ADD COLUMN "height" double precision');
     await runner.query('ALTER TABLE "garden" ADD COLUMN "extremes" text');
     for (const frost of frosts) await madeAnew(runner, frost, 'varchar', `"${frost}"`);
+    await runner.query(`ALTER TABLE "planting" ADD COLUMN "protection" varchar NOT NULL DEFAULT 'none'`);
     await sproutsTo(runner, 'spring', 'autumn');
   }
 
   async down(runner: QueryRunner): Promise<void> {
     await sproutsTo(runner, 'autumn', 'spring');
+    await runner.query('ALTER TABLE "planting" DROP COLUMN "protection"');
     for (const frost of frosts)
       await madeAnew(runner, frost, "varchar NOT NULL DEFAULT ''", `COALESCE("${frost}", '')`);
     await runner.query('ALTER TABLE "garden" DROP COLUMN "extremes"');

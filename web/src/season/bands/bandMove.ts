@@ -25,7 +25,7 @@ export function movedBy(
   if (!crop || !variety || !start) return null;
   const startOn = addDays(start.on, days);
   const { method, turn, year } = planting;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC);
+  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, planting.protection);
   const steps = milestones({ crop, variety, method, turn, year, startOn }, almanac, garden.rules);
   const window = steps && startOf(steps)?.window;
   if (!steps || !window) return null;

@@ -7,9 +7,9 @@ import { sayUnfetched } from '../../kit/fetchedPart.tsx';
 /** What is sent of a planting. */
 export const inputOf = (planting: Planting): PlantingInput => {
   const { cropId, varietyId, bedId, year, turn, method, pattern, width, length } = planting;
-  const { startOn, afterId, afterDays, betweenId, pinned, note } = planting;
+  const { startOn, afterId, afterDays, betweenId, pinned, protection, note } = planting;
   const what = { cropId, varietyId, bedId, year, turn, method, pattern, width, length };
-  return { ...what, startOn, afterId, afterDays, betweenId, pinned, note };
+  return { ...what, startOn, afterId, afterDays, betweenId, pinned, protection, note };
 };
 
 /** Why a planting cannot be moved at all; null where it can. */

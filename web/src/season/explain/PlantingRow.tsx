@@ -82,7 +82,7 @@ export function PlantingRow({
         <OutsideNote
           crop={crop}
           steps={planting.steps}
-          almanac={almanacOf(garden.climate, garden.offsetC + offsetC)}
+          almanac={almanacOf(garden.climate, garden.offsetC + offsetC, planting.protection)}
           year={planting.year}
         />
       )}

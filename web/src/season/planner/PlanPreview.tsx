@@ -32,7 +32,7 @@ export function PlanPreview({
   const { garden } = useHere();
   const { number, length, area, depth: depthOf } = useMeasure();
   const catalogue = useCatalogue();
-  const almanac = useAlmanac(bed.offsetC);
+  const almanac = useAlmanac(bed.offsetC, values.protection);
   const typed = planAsTyped(values, bed, catalogue, bare);
   if (!typed) return <Bare title={t('incomplete')} />;
   const { plan, width } = typed;

@@ -18,6 +18,7 @@ import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { Companions } from './Companions.tsx';
 import { cropWanted, firstValues, seasonWanted, turnsOffered } from './firstValues.ts';
 import { PlanPreview } from './PlanPreview.tsx';
+import { ProtectionField } from './ProtectionField.tsx';
 import { Series } from './Series.tsx';
 
 /** What the form of a planting holds: text as typed. */
@@ -33,6 +34,7 @@ export interface PlanValues {
   startOn: string;
   betweenId: string;
   pinned: boolean;
+  protection: Planting['protection'];
   note: string;
 }
 
@@ -108,7 +110,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
     defaults: planting ? valuesOf(planting) : first,
     version: planting?.version,
     toValues: valuesOf,
-    toBody: ({ cropId, varietyId, turn, method, pattern, note, ...values }, read) => ({
+    toBody: ({ cropId, varietyId, turn, method, pattern, protection, note, ...values }, read) => ({
       cropId,
       varietyId,
       bedId: bed.id,
@@ -123,6 +125,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       afterDays: planting?.afterDays ?? null,
       betweenId: values.betweenId || null,
       pinned: values.pinned,
+      protection,
       note,
     }),
     send: async (body, ifMatch) => {
@@ -257,6 +260,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                 />
               )}
             </Field>
+            <ProtectionField form={form} />
             <Checkbox label={t('season:pinned')} {...form.check('pinned')} />
             <Field label={t('season:note')} hint={t('kit:optional')} name="note">
               {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}

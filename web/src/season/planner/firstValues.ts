@@ -6,24 +6,29 @@ import { almanacOf } from '@unity-acre/core/place';
 import { ownTurns, seasonToPlan } from '@unity-acre/core/season';
 import type { PlanValues } from './Planner.tsx';
 
-type Way = Pick<PlanValues, 'varietyId' | 'method' | 'turn'>;
+type Way = Pick<PlanValues, 'varietyId' | 'method' | 'turn' | 'protection'>;
 
 /** The season that somebody who plans a crop so, today, would have it planned for. */
-export function seasonWanted(crop: Crop, { varietyId, method, turn }: Way, bed: Bed, garden: Garden): string {
+export function seasonWanted(
+  crop: Crop,
+  { varietyId, method, turn, protection }: Way,
+  bed: Bed,
+  garden: Garden,
+): string {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC);
+  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, protection);
   return String(seasonToPlan({ crop, variety, method, turn }, almanac, garden.rules, garden.today));
 }
 
 /** The parts of the season that a crop is offered for in a bed. */
 export function turnsOffered(
   crop: Crop,
-  { varietyId, method }: Omit<Way, 'turn'>,
+  { varietyId, method, protection }: Omit<Way, 'turn'>,
   bed: Bed,
   garden: Garden,
 ): readonly Turn[] {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC);
+  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, protection);
   return ownTurns({ crop, variety, method, year: almanac.seasonYear(garden.today) }, almanac, garden.rules);
 }
 
@@ -38,6 +43,7 @@ export function firstValues(
   const grown = {
     varietyId: search.get('variety') ?? crop.varieties[0]!.id,
     method: crop.methods.find((method) => method === search.get('method')) ?? crop.methods[0]!,
+    protection: 'none' as const,
   };
   const asked = crop.turns.find((turn) => turn === search.get('turn'));
   const way = { ...grown, turn: asked ?? turnsOffered(crop, grown, bed, garden)[0]! };
@@ -50,6 +56,7 @@ export function firstValues(
     startOn: isDay(day) ? day : '',
     betweenId: '',
     pinned: false,
+    protection: 'none',
     note: '',
   };
 }

@@ -46,6 +46,7 @@ export function planAsTyped(
       afterDays: null,
       betweenId: null,
       pinned: false,
+      protection: values.protection,
       note,
     },
     width,

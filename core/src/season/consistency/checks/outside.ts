@@ -12,8 +12,9 @@ import { startedOn } from '../trial.ts';
 const SELDOM = 0.05;
 
 /** How a planting stands outside its window, where that can still be helped or cost something. */
-function outsideOf(plan: YearPlan, { crop, bedId, steps }: PlannedPlanting) {
-  const outside = outsideWindow(crop, steps, plan.almanacOf(bedId), plan.year, plan.today);
+function outsideOf(plan: YearPlan, { crop, bedId, protection, steps }: PlannedPlanting) {
+  const almanac = plan.almanacOf(bedId, protection);
+  const outside = outsideWindow(crop, steps, almanac, plan.year, plan.today);
   const isBegun = startOf(steps)?.done ?? true;
   // What was logged stands: only frost that may still come is worth a word.
   if (!outside || (isBegun && (outside.how === 'late' || outside.lost < SELDOM))) return null;
