@@ -7,5 +7,10 @@ import { defineConfig } from 'vitest/config';
 const rooms = (process.env.ROOMS ?? '**').split(' ');
 
 export default defineConfig({
-  test: { root: 'core', include: rooms.map((room) => `src/${room}/**/*.test.ts`), testTimeout: 60_000, bail: 1 },
+  test: {
+    root: 'core',
+    include: rooms.map((room) => `src/${room}/**/*.test.ts`),
+    testTimeout: 60_000,
+    bail: 1,
+  },
 });

@@ -15,7 +15,13 @@ if (files.length === 0) {
 const rooms = new Set(files.map((file) => file.replace(/^core\/src\//, '').split('/')[0]));
 const { status } = spawnSync(
   process.execPath,
-  [join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'), 'run', 'stryker.config.json', '--mutate', files.join(',')],
+  [
+    join(root, 'node_modules/@stryker-mutator/core/bin/stryker.js'),
+    'run',
+    'stryker.config.json',
+    '--mutate',
+    files.join(','),
+  ],
   { cwd: root, stdio: 'inherit', env: { ...process.env, ROOMS: [...rooms].join(' ') } },
 );
 process.exit(status ?? 1);

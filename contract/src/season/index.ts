@@ -125,8 +125,8 @@ const factShapes: Record<FactKind, z.ZodType> = {
   family: z.enum(families),
   harm: z.string(),
   evidence: z.enum(evidences),
-  frostRisk: z.number(),
-  frostLoss: z.number(),
+  frostRisk: z.number().nullable(),
+  frostLoss: z.number().nullable(),
   // The core's type says what a reason holds.
   reason: z.looseObject({ code: z.string() }),
 };

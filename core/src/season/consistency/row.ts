@@ -24,9 +24,12 @@ export interface FactValues {
   /** the code of a reason why neighbours harm each other */
   harm: string;
   evidence: Evidence;
-  /** share of years in which frost kills what was planted too early, or before what was planted too late is picked */
-  frostRisk: number;
-  frostLoss: number;
+  /**
+   * share of years in which frost kills what was planted too early, or before what was planted too late is picked; null
+   * where seed rots in cold soil
+   */
+  frostRisk: number | null;
+  frostLoss: number | null;
   /** why the place is against it */
   reason: Reason;
 }

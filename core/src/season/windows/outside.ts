@@ -1,6 +1,6 @@
 import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
 import type { Crop } from '../../crops/index.ts';
-import { type Almanac, shareAfter, shareBy } from '../../place/index.ts';
+import { type Almanac, shareAfter, shareBy, YEAR } from '../../place/index.ts';
 import { inGroundOf, type Milestone, startOf } from '../milestone.ts';
 import { killsAt } from './grownBy.ts';
 
@@ -11,8 +11,8 @@ export interface Outside {
   days: number;
   /** the first day of the window, or the last */
   bound: Day;
-  /** share of years in which frost kills it: before it is past, or before the first pick */
-  lost: number;
+  /** share of years in which frost kills it: before it is past, or before the first pick; null where seed rots in cold soil */
+  lost: number | null;
 }
 
 /**
@@ -35,9 +35,10 @@ export function outsideWindow(
   if (!worst) return null;
   const placeOf = (day: Day) => almanac.placeOf(year, day);
   if (worst.how === 'early') {
+    const sown = steps.find(({ kind }) => kind === 'sow');
+    if (sown && !sown.done && isTooCold(crop, almanac, placeOf(sown.on))) return { ...worst, lost: null };
     // What is sown is exposed once it is up.
-    const out =
-      steps.find(({ kind }) => kind === 'emerge' && steps[0]?.kind !== 'startIndoors') ?? inGroundOf(steps)!;
+    const out = (sown && steps.find(({ kind }) => kind === 'emerge')) ?? inGroundOf(steps)!;
     const exposed = today === null ? out.on : laterOf(out.on, today);
     return { ...worst, lost: shareAfter(almanac.lastFreeze(crop.frostDamageC), placeOf(exposed)) };
   }
@@ -48,6 +49,13 @@ export function outsideWindow(
   if (!ready || crop.perennial) return worst;
   return { ...worst, lost: shareBy(almanac.firstFreeze(killsAt(crop)), placeOf(ready)) };
 }
+
+/** Soil colder than the least a seed comes up in by more than this rots it, °C. Common practice, no source. */
+const ROTS_C = 2;
+const SEED_DEPTH_MM = 50;
+
+const isTooCold = (crop: Crop, almanac: Almanac, place: number): boolean =>
+  almanac.soil(SEED_DEPTH_MM)[((Math.round(place) % YEAR) + YEAR) % YEAR]! < crop.germination.least - ROTS_C;
 
 function stands({ on, window }: Milestone): Outside | null {
   if (on < window.earliest)

@@ -54,11 +54,25 @@ describe('a planting before its time', () => {
     expect(codes(plan([out], { today: '2026-06-20' }))).not.toContain('tooEarly');
   });
 
+  it('rots, where it is sown into soil far colder than its seed comes up in', () => {
+    const cucumber = planting('a', 'cucumber', { method: 'sowInPlace', startOn: '2026-03-20' });
+    expect(first(plan([cucumber]), 'tooEarly')).toMatchObject({ lost: null });
+    const soil = almanac.soil(50);
+    const { least } = cucumber.crop.germination;
+    const place = soil.findIndex((soilC) => soilC >= least - 2);
+    const lostOn = (on: string) => {
+      const { crop, steps } = planting('a', 'cucumber', { method: 'sowInPlace', startOn: on });
+      return outsideWindow(crop, steps, almanac, 2026)!.lost;
+    };
+    expect(lostOn(almanac.day(2026, place - 1))).toBeNull();
+    expect(lostOn(almanac.day(2026, place))).not.toBeNull();
+  });
+
   it('is exposed from when it is up, where it is sown', () => {
-    const bean = planting('a', 'bush-bean', { startOn: '2026-05-01' });
+    const bean = planting('a', 'bush-bean', { startOn: '2026-05-08' });
     const up = bean.steps.find(({ kind }) => kind === 'emerge')!.on;
     const outside = outsideWindow(bean.crop, bean.steps, almanac, 2026)!;
-    expect(outside.lost).toBeCloseTo(shareAfter(almanac.lastFreeze(-0.5), almanac.placeOf(2026, up)), 9);
+    expect(outside.lost!).toBeCloseTo(shareAfter(almanac.lastFreeze(-0.5), almanac.placeOf(2026, up)), 9);
   });
 });
 

@@ -17,7 +17,7 @@ function outsideOf(plan: YearPlan, { crop, bedId, protection, steps }: PlannedPl
   const outside = outsideWindow(crop, steps, almanac, plan.year, plan.today);
   const isBegun = startOf(steps)?.done ?? true;
   // What was logged stands: only frost that may still come is worth a word.
-  if (!outside || (isBegun && (outside.how === 'late' || outside.lost < SELDOM))) return null;
+  if (!outside || (isBegun && (outside.how === 'late' || (outside.lost ?? 0) < SELDOM))) return null;
   return outside;
 }
 
