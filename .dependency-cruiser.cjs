@@ -12,6 +12,7 @@ const floorsAbove = {
 const rooms = [
   'units',
   'calendar',
+  'maths',
   'solving',
   'place',
   'crops',

@@ -1,6 +1,7 @@
 import { type Crop, plainCatalogue } from '@unity-acre/core/crops';
 import { monthlyPaths, outlineOf, samplesOf, sunHours, uprightRectangle } from '@unity-acre/core/ground';
-import { almanacOf, climateOfFrosts, seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
+import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
 import { defaultRules, pose, type Wish, type YearPlan } from '@unity-acre/core/season';
 import { gapOf, solve } from '@unity-acre/server';
 import { sized } from './size.ts';

@@ -1,4 +1,4 @@
-import { seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
 import { attendanceModel, choicesOf, makeRota, type RotaProblem, type RotaTask } from '@unity-acre/core/work';
 import { randomGarden } from '@unity-acre/core/work/rota/testing';
 import { solve } from '@unity-acre/server';

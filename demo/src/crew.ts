@@ -1,6 +1,6 @@
 import { type CrewFacts, crewFacts } from '@unity-acre/contract/crew';
 import type { Skill, Strain } from '@unity-acre/core/crew';
-import { seeded, seedOf } from '@unity-acre/core/place';
+import { seeded, seedOf } from '@unity-acre/core/maths';
 import type { DemoPerson } from './people.ts';
 
 /* What the garden knows of its people for work sessions. All invented. */

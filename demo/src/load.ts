@@ -1,5 +1,6 @@
 import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
-import { gapsIn, seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
+import { gapsIn } from '@unity-acre/core/place';
 import { defaultRules, inGroundOf, milestones } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';

@@ -1,9 +1,9 @@
+import { seeded } from '@unity-acre/core/maths';
 import {
   climateOfNormals,
   climateOfRecord,
   type MonthlyNormals,
   type StationRecord,
-  seeded,
   simulateWeather,
 } from '@unity-acre/core/place';
 import { garden } from './place.ts';

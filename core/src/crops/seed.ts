@@ -1,4 +1,4 @@
-import { normalQuantile, normalShare } from '../place/index.ts';
+import { normalCdf, normalQuantile } from '../maths/index.ts';
 import type { Crop } from './crop.ts';
 
 /** A lot of seed, as far as its life goes. */
@@ -32,7 +32,7 @@ export function expectedGermination(
   if (lot.germination === 0) return 0;
   const start = tested ? normalQuantile(Math.min(0.999, lot.germination!)) : FRESH_PROBIT;
   const age = Math.max(0, year - (tested ? lot.testedIn! : lot.year));
-  return normalShare(start - perYear * age);
+  return normalCdf(start - perYear * age);
 }
 
 /** Below this seed is not worth the ground. Common practice, no source. */

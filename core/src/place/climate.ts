@@ -1,6 +1,6 @@
 import { dayNumber, dayOfNumber, yearDay } from '../calendar/index.ts';
+import { fitHarmonics, type Harmonics } from '../maths/index.ts';
 import type { SpreadTable } from './dateSpread.ts';
-import { fitHarmonics, type Harmonics } from './harmonics.ts';
 import type { StationRecord } from './record.ts';
 import { YEAR } from './seasonYear.ts';
 import { fitWeather, type WeatherModel } from './weatherModel.ts';

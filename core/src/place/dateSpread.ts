@@ -1,4 +1,4 @@
-import { normalQuantile, normalShare } from './normal.ts';
+import { normalCdf, normalQuantile } from '../maths/index.ts';
 
 /**
  * When something happens in a year: mean and spread over the years in which it does, and the share of years in which
@@ -27,11 +27,11 @@ export function spreadOf(places: readonly (number | null)[]): DateSpread {
 
 /** Share of years in which it happens after `place`. */
 export const shareAfter = ({ mean, sd, share }: DateSpread, place: number): number =>
-  share * (1 - normalShare((place - mean) / sd));
+  share * (1 - normalCdf((place - mean) / sd));
 
 /** Share of years in which it has happened by `place`. */
 export const shareBy = ({ mean, sd, share }: DateSpread, place: number): number =>
-  share * normalShare((place - mean) / sd);
+  share * normalCdf((place - mean) / sd);
 
 /** The place after which it happens in only `risk` of the years; null where fewer years have it at all. */
 export function placeForLater(spread: DateSpread, risk: number): number | null {

@@ -1,5 +1,5 @@
 import { type Day, daysBetween } from '../calendar/index.ts';
-import { normalShare } from './normal.ts';
+import { normalCdf } from '../maths/index.ts';
 import { placeIn, type StationRecord } from './record.ts';
 
 /**
@@ -46,7 +46,7 @@ export function expectedDegreeDays(mean: number, sd: number, base: number, cap: 
   const above = (k: number): number => {
     if (k === Number.POSITIVE_INFINITY) return 0;
     const z = (mean - k) / sd;
-    return (mean - k) * normalShare(z) + (sd * Math.exp((-z * z) / 2)) / Math.sqrt(2 * Math.PI);
+    return (mean - k) * normalCdf(z) + (sd * Math.exp((-z * z) / 2)) / Math.sqrt(2 * Math.PI);
   };
   return Math.max(0, above(base) - above(cap));
 }

@@ -1,6 +1,6 @@
 import { addDays, type Day, dayIn, daysBetween, yearOf } from '../calendar/index.ts';
+import { gaussian, seeded, seedOf } from '../maths/index.ts';
 import type { Climate } from './climate.ts';
-import { gaussian, seeded, seedOf } from './seeded.ts';
 import { simulateWeather, type WeatherDay, wetShare } from './weatherModel.ts';
 
 /** How far ahead the simulated station foretells. */

@@ -1,8 +1,8 @@
 import type { MonthDay } from '../calendar/index.ts';
+import { curveOfMonths, type Harmonics, harmonicAt } from '../maths/index.ts';
 import { type Climate, roundedClimate } from './climate.ts';
 import type { DateSpread, SpreadTable } from './dateSpread.ts';
 import { type Extremes, normalsOfExtremes } from './extremes.ts';
-import { curveOfMonths, type Harmonics, harmonicAt } from './harmonics.ts';
 import { type FrostyPlace, hasFrosts, type MonthlyNormals, type Place } from './place.ts';
 import { calendarPlace, dayInSeason, placeInSeason, YEAR } from './seasonYear.ts';
 import { weatherOfNormals } from './weatherModel.ts';

@@ -1,7 +1,6 @@
 import { type Day, dayNumber, dayOfNumber, yearDay } from '../calendar/index.ts';
-import { type Harmonics, harmonicAt } from './harmonics.ts';
+import { gaussian, type Harmonics, harmonicAt } from '../maths/index.ts';
 import type { StationRecord } from './record.ts';
-import { gaussian } from './seeded.ts';
 
 /**
  * How days follow one another at a place: rain as a two-state chain by month, the two temperatures as correlated

@@ -2,7 +2,8 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays, dayIn, daysBetween } from '../calendar/index.ts';
 import { plainCatalogue } from '../crops/index.ts';
-import { daylightHours, seeded, simulateWeather } from '../place/index.ts';
+import { seeded } from '../maths/index.ts';
+import { daylightHours, simulateWeather } from '../place/index.ts';
 import {
   badForHardening,
   cornBeansSquash,

@@ -1,6 +1,7 @@
 import { type Crop, plainCatalogue } from '@unity-acre/core/crops';
 import { uprightRectangle, workedOutline } from '@unity-acre/core/ground';
-import { almanacOf, climateOfFrosts, seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
+import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
 import {
   type Candidate,
   defaultRules,

@@ -1,5 +1,5 @@
 import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
-import { seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
 import type { EntityManager, EntitySchema } from 'typeorm';
 import type { Store } from '../database/store.ts';
 import { tables } from '../database/tables.ts';

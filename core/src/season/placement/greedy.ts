@@ -1,7 +1,7 @@
 import { daysBetween } from '../../calendar/index.ts';
 import { neighboursOf } from '../../crops/index.ts';
 import { workedOutline } from '../../ground/index.ts';
-import { seeded } from '../../place/index.ts';
+import { seeded } from '../../maths/index.ts';
 import { type GroundTaken, owned } from '../space.ts';
 import type { YearPlan } from '../yearPlan.ts';
 import type { Candidate } from './candidate.ts';

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../../place/index.ts';
+import { seeded } from '../../maths/index.ts';
 import { broken, goalWorth, type Mip } from '../../solving/index.ts';
 import { attendanceModel, missed } from './attendance.ts';
 import { firstRota, followingColumns } from './first.ts';

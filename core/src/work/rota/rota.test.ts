@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../../place/index.ts';
+import { seeded } from '../../maths/index.ts';
 import { broken } from '../../solving/index.ts';
 import { divideWork } from './divide.ts';
 import { firstRota, valuesOf } from './first.ts';

@@ -1,4 +1,4 @@
-import { seeded } from '../../place/index.ts';
+import { seeded } from '../../maths/index.ts';
 import type { Mip } from '../../solving/index.ts';
 import { type Attendance, missed } from './attendance.ts';
 import { followingColumns } from './first.ts';

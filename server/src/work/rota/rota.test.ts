@@ -1,4 +1,4 @@
-import { seeded } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
 import { broken, inOrderOf, type Mip, type Solver, worthOf } from '@unity-acre/core/solving';
 import {
   choicesOf,

@@ -6,7 +6,7 @@ import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Field } from '../../kit/forms/index.ts';
 import { FrostFields } from './FrostFields.tsx';
 import type { GardenForm } from './gardenForm.ts';
-import { WarmthFields } from './WarmthFields.tsx';
+import { type BetterKnown, WarmthFields } from './WarmthFields.tsx';
 
 /** The table of towns is long, and so is that of time zones: they are fetched beside the form. */
 const TownField = fetchedPart(async () => (await import('./PlaceHelp.tsx')).TownField);
@@ -19,10 +19,11 @@ interface Props {
   readOnly?: boolean;
   /** true where the garden may differ from its station */
   spot?: boolean;
+  better?: BetterKnown | null;
 }
 
 /** The fields of a garden: its name, its place, its frosts, and how warm and cold it gets. */
-export function GardenFields({ form, readOnly = false, spot = false }: Props) {
+export function GardenFields({ form, readOnly = false, spot = false, better = null }: Props) {
   const { t } = useTranslation('place');
   const { register } = form;
   const { units } = form.watch();
@@ -47,7 +48,7 @@ export function GardenFields({ form, readOnly = false, spot = false }: Props) {
       <PlaceFields form={form} />
       {!readOnly && <PointHelp form={form} />}
       <FrostFields form={form} />
-      <WarmthFields form={form} />
+      <WarmthFields form={form} better={better} />
       {spot && (
         <Field
           label={t('spot', { unit: units === 'imperial' ? '°F' : '°C' })}

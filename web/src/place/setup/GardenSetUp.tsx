@@ -52,10 +52,11 @@ function GardenForm() {
     toBody: (values, read) => gardenBody(values, read, i18n.language),
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });
+  const better = garden.record ? 'record' : garden.normals ? 'means' : null;
   return (
     <Form of={form} className="furrow flex flex-col gap-4 self-start">
       <h2>{t('place:page.place')}</h2>
-      <GardenFields form={form} readOnly={!coordinates} spot />
+      <GardenFields form={form} readOnly={!coordinates} spot better={better} />
       <FormFaults />
       {coordinates && (
         <Button type="submit" look="act" disabled={form.busy} className="self-start">

@@ -1,6 +1,7 @@
 import { addDays } from '@unity-acre/core/calendar';
 import type { Crop } from '@unity-acre/core/crops';
-import { type Climate, daylightHours, seeded, simulateWeather } from '@unity-acre/core/place';
+import { seeded } from '@unity-acre/core/maths';
+import { type Climate, daylightHours, simulateWeather } from '@unity-acre/core/place';
 import { inGroundOf, type Milestone, type Rehearsal, rehearse } from '@unity-acre/core/season';
 
 /** What the page asks for. */

@@ -1,5 +1,5 @@
 /** Share of a standard normal population below `z`. Source: Abramowitz & Stegun, formula 26.2.17 (error < 7.5e-8). */
-export function normalShare(z: number): number {
+export function normalCdf(z: number): number {
   const t = 1 / (1 + 0.2316419 * Math.abs(z));
   const tail =
     (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) *
