@@ -19,6 +19,28 @@ describe('a square foot', () => {
   });
 });
 
+describe('whole squares of a foot', () => {
+  // Two to the foot, as trellised cucumbers stand, on the diagonal: 12 in over the root of two is 8.49 in.
+  it.each([
+    [3, 16],
+    [6, 4],
+    [6.1, 2],
+    [8.4, 2],
+    [8.5, 1],
+    [12, 1],
+  ])('at %d in hold %d plants each', (spacing, plants) => {
+    const packing = pack('foot', 4 * FOOT, 8 * FOOT, spacing * INCH, spacing * INCH);
+    expect(packing.count).toBe(32 * plants);
+    const places = positions('foot', packing, 4 * FOOT, 8 * FOOT, spacing * INCH);
+    expect(places.length).toBe(packing.count);
+    for (const [i, a] of places.entries())
+      for (const b of places.slice(i + 1))
+        expect(Math.hypot(a.x - b.x, a.y - b.y) / INCH).toBeGreaterThanOrEqual(spacing - 1e-6);
+    const square = places.filter(({ x, y }) => x < FOOT && y < FOOT);
+    expect(square.length).toBe(plants);
+  });
+});
+
 describe('a bed of 4 × 24 ft', () => {
   it('holds two rows of 48 lettuces in rows of 6 × 24 in, 48 ft of row', () => {
     const packing = pack('rows', 4 * FOOT, 24 * FOOT, 6 * INCH, 24 * INCH);
@@ -141,7 +163,7 @@ describe('packing any form', () => {
         (pattern, outline, inRow) => {
           const { plants, count } = packOutline(pattern, outline, inRow, inRow * 1.4);
           expect(plants.length).toBe(count);
-          const apart = pattern === 'foot' ? FOOT / Math.max(1, Math.floor(FOOT / inRow)) : inRow;
+          const apart = pattern === 'foot' && inRow <= FOOT / 2 ? FOOT / Math.floor(FOOT / inRow) : inRow;
           let closest = Number.POSITIVE_INFINITY;
           for (const [i, p] of plants.entries()) {
             for (const q of plants.slice(i + 1))

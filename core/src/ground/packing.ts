@@ -42,7 +42,8 @@ function rowsAcross(pattern: Pattern, width: number, inRow: number, gap: number)
 
 /**
  * Plants that fit a rectangle with the first plant half a spacing from the edge, so that a length holds
- * ⌊length ÷ spacing⌋. One square foot holds ⌊12/s⌋² plants at s inches.
+ * ⌊length ÷ spacing⌋. One square foot holds ⌊12/s⌋² plants at s inches,
+ * and two on its diagonal from 6 to 8½ in.
  * `square` uses the in-row spacing both ways; `rows` uses both spacings; `staggered` sets rows √3/2 of the
  * in-row spacing apart, every other row moved by half a spacing; `foot` fills whole squares of a foot, of several
  * feet for what needs more; `broadcast` gives each plant the square of its spacing.
@@ -60,15 +61,15 @@ export function pack(
   checkSizes([width, length, inRow, betweenRows]);
   if (pattern === 'broadcast') return scattered(width * length, inRow);
   if (pattern === 'foot') {
-    const { side, perSide } = footSquare(inRow);
-    const [across, along] = [timesInto(width, side), timesInto(length, side)];
-    const [rows, perRow] = [across * perSide, along * perSide];
+    const square = footSquare(inRow);
+    const [across, along] = [timesInto(width, square.side), timesInto(length, square.side)];
+    const [rows, perRow] = [across * square.rows, along * square.perRow];
     return {
       rows,
       perRow,
       count: rows * perRow,
-      rowLength: rows * along * side,
-      betweenRows: side / perSide,
+      rowLength: rows * along * square.side,
+      betweenRows: square.side / square.rows,
     };
   }
   const gap = gapOf(pattern, inRow, betweenRows);
@@ -88,11 +89,31 @@ const scattered = (area: number, spacing: number): Packing => ({
   betweenRows: spacing,
 });
 
-/** The square that a spacing fills: of one foot with ⌊12/s⌋ plants to a side, or of several feet with one plant. */
-function footSquare(spacing: number): { side: number; perSide: number } {
+/** A square of ground filled by a spacing: rows across it, plants to a row, and where each stands. */
+interface Square {
+  side: number;
+  rows: number;
+  perRow: number;
+  /** metres from the corner of the square */
+  at(row: number, n: number): Point;
+}
+
+/**
+ * The square that a spacing fills: of one foot with ⌊12/s⌋ plants to a side, or two on its diagonal where they have the room,
+ * or of several feet with one plant.
+ */
+function footSquare(spacing: number): Square {
+  const grid = (side: number, perSide: number): Square => ({
+    side,
+    rows: perSide,
+    perRow: perSide,
+    at: (row, n) => ({ x: ((row + 0.5) * side) / perSide, y: ((n + 0.5) * side) / perSide }),
+  });
   const perSide = timesInto(FOOT_M, spacing);
-  if (perSide > 0) return { side: FOOT_M, perSide };
-  return { side: Math.ceil((spacing - SLACK_M) / FOOT_M) * FOOT_M, perSide: 1 };
+  const diagonal = (row: number): Point => ({ x: (row + 0.5) * (FOOT_M / 2), y: (row + 0.5) * (FOOT_M / 2) });
+  if (perSide === 1 && spacing <= FOOT_M / Math.SQRT2 + SLACK_M)
+    return { side: FOOT_M, rows: 2, perRow: 1, at: diagonal };
+  return perSide > 0 ? grid(FOOT_M, perSide) : grid(Math.ceil((spacing - SLACK_M) / FOOT_M) * FOOT_M, 1);
 }
 
 /**
@@ -108,9 +129,12 @@ export function positions(
 ): Point[] {
   if (pattern === 'broadcast' || packing.count > MOST_PLACED) return [];
   if (pattern === 'foot') {
-    const apart = packing.betweenRows;
+    const { side, rows, perRow, at } = footSquare(inRow);
     return Array.from({ length: packing.rows }, (_, row) =>
-      Array.from({ length: packing.perRow }, (__, n) => ({ x: (row + 0.5) * apart, y: (n + 0.5) * apart })),
+      Array.from({ length: packing.perRow }, (__, n) => {
+        const { x, y } = at(row % rows, n % perRow);
+        return { x: Math.floor(row / rows) * side + x, y: Math.floor(n / perRow) * side + y };
+      }),
     ).flat();
   }
   const firstX = (width - (packing.rows - 1) * packing.betweenRows) / 2;
@@ -199,8 +223,8 @@ function placesIn(
   inRow: number,
   betweenRows: number,
 ): number {
-  const { side, perSide } = footSquare(inRow);
-  const each = pattern === 'foot' ? (side / perSide) ** 2 : inRow * gapOf(pattern, inRow, betweenRows);
+  const { side, rows, perRow } = footSquare(inRow);
+  const each = pattern === 'foot' ? side ** 2 / (rows * perRow) : inRow * gapOf(pattern, inRow, betweenRows);
   return (box.width * box.length) / each;
 }
 
@@ -252,7 +276,7 @@ function shared(one: [number, number][], other: [number, number][]): [number, nu
 
 /** Whole squares of a foot inside an outline, counted from the corner of its box. */
 function packFeet(outline: readonly Point[], spacing: number): Placed {
-  const { side, perSide } = footSquare(spacing);
+  const { side, rows: rowsIn, perRow: perRowIn, at } = footSquare(spacing);
   const box = boxAround(outline);
   const plants: Point[] = [];
   let squares = 0;
@@ -266,20 +290,21 @@ function packFeet(outline: readonly Point[], spacing: number): Placed {
       if (!isWhole || !contains(outline, { x: x + side / 2, y: y + side / 2 })) continue;
       squares++;
       columns.add(i);
-      for (let a = 0; a < perSide; a++) {
-        for (let b = 0; b < perSide; b++) {
-          plants.push({ x: x + ((a + 0.5) * side) / perSide, y: y + ((b + 0.5) * side) / perSide });
+      for (let row = 0; row < rowsIn; row++) {
+        for (let n = 0; n < perRowIn; n++) {
+          const place = at(row, n);
+          plants.push({ x: x + place.x, y: y + place.y });
         }
       }
     }
   }
-  const rows = columns.size * perSide;
+  const rows = columns.size * rowsIn;
   return {
     rows,
     perRow: rows === 0 ? 0 : Math.ceil(plants.length / rows),
     count: plants.length,
-    rowLength: squares * side * perSide,
-    betweenRows: side / perSide,
+    rowLength: squares * side * rowsIn,
+    betweenRows: side / rowsIn,
     plants,
   };
 }

@@ -57,6 +57,8 @@ const toTheFoot: [string, number][] = [
   ['onion', 9],
   ['lettuce', 4],
   ['garlic', 4],
+  // On a trellis.
+  ['cucumber', 2],
   ['pepper', 1],
   ['broccoli', 1],
 ];
