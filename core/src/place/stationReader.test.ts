@@ -54,6 +54,33 @@ describe('a file of a station', () => {
     expect(read(rowsIn(units), [...head]).report.units).toBe(units);
   });
 
+  it.each(['metric', 'imperial'] as const)(
+    'in %s has −99 for what is missing, and −9999 in all units',
+    (units) => {
+      const rows = rowsIn(units).map((row, i) => (i % 100 === 3 ? [row[0]!, '-99', '-99.0', '-99'] : row));
+      const { report, record } = read(rows, heading, units);
+      expect(report.gaps).toBe(13);
+      expect([record.low[3], record.high[3], record.rain[3]]).toEqual([Number.NaN, Number.NaN, Number.NaN]);
+      const marked = rowsIn(units).map((row, i) => (i === 5 ? [row[0]!, '-9999', row[2]!, '-9999'] : row));
+      expect(read(marked, heading, units).record.low[5]).toBeNaN();
+    },
+  );
+
+  it('in tenths of a degree may have had 9.9 below zero', () => {
+    const rows = rowsIn('tenths').map((row, i) => (i === 2 ? [row[0]!, '-99', row[2]!, '0'] : row));
+    expect(read(rows, heading, 'tenths').record.low[2]).toBeCloseTo(-9.9, 4);
+  });
+
+  it('may have its rain in another unit than its temperatures, where the heading says so', () => {
+    const mixed = days.map((day) => [...written.imperial(day).slice(0, 3), day.rain.toFixed(1)]);
+    const { record, report } = read(mixed, ['Date', 'Min (°F)', 'Max (°F)', 'Rain (mm)']);
+    expect(report.units).toBe('imperial');
+    expect(record.rain[0]).toBeCloseTo(5, 4);
+    expect(record.high[0]).toBeCloseTo(days[0]!.high, 0);
+    const inches = days.map((day) => [...written.metric(day).slice(0, 3), (day.rain / 25.4).toFixed(3)]);
+    expect(read(inches, ['date', 'tmin_c', 'tmax_c', 'rain_in']).record.rain[0]).toBeCloseTo(5, 1);
+  });
+
   it('has its columns in any order, beside others, with a byte-order mark and dates without hyphens', () => {
     const rows = rowsIn('metric').map(([date, low, high, rain]) => [
       'USC00',
@@ -122,6 +149,11 @@ describe('a file that is no station’s record', () => {
           ['STATION', 'DATE', 'TMIN', 'TMAX'],
         ),
       { code: 'severalStations', line: 3 },
+    ],
+    [
+      'whose rain is in millimetres and was taken for inches',
+      () => read(days.map((day) => [...written.imperial(day).slice(0, 3), (day.rain * 2).toFixed(1)])),
+      { code: 'rainUnits', mm: 23178 },
     ],
     [
       'that changes its units',

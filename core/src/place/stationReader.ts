@@ -40,6 +40,8 @@ export type StationFileFault =
   | { code: 'columnsMissing'; columns: string }
   | { code: 'severalStations'; line: number }
   | { code: 'mixedUnits'; line: number; year: number }
+  /** so many mm in a year, as the file's units have it: more than falls anywhere */
+  | { code: 'rainUnits'; mm: number }
   | { code: 'tooManyRows'; line: number }
   | { code: 'tooFewYears'; years: number };
 
@@ -80,6 +82,8 @@ export class StationReader {
   readonly #units: StationUnits | null;
   #columns: Partial<Record<Column, number>> | null = null;
   #headUnits: StationUnits | null = null;
+  /** mm in a unit of the rain's column, where its heading says */
+  #rainMm: number | null = null;
   #station: string | null = null;
   #before = Number.NEGATIVE_INFINITY;
   #outOfOrder = 0;
@@ -113,7 +117,7 @@ export class StationReader {
     );
     if (plain.some((cell) => /^\s*<|\0/.test(cell))) throw new StationFileError({ code: 'notCsv', line });
     const names = plain.map((cell) =>
-      cell.replace(/\(.*\)|\[.*\]|_?(deg)?[cf]$|_(mm|in)$/g, '').replace(/[^a-z]/g, ''),
+      cell.replace(/\(.*\)|\[.*\]|_?(deg)?[cf]$|_(mm|in|inches)$/g, '').replace(/[^a-z]/g, ''),
     );
     const find = (column: Column) => names.findIndex((name) => columnNames[column].includes(name));
     const found = { date: find('date'), low: find('low'), high: find('high'), rain: find('rain') };
@@ -128,6 +132,9 @@ export class StationReader {
     const station = find('station');
     this.#columns = { ...found, ...(station === -1 ? {} : { station }) };
     const temperatures = `${plain[found.low]} ${plain[found.high]}`;
+    const rain = plain[found.rain] ?? '';
+    if (/mm/.test(rain)) this.#rainMm = 1;
+    else if (/[([_]\s*in/.test(rain)) this.#rainMm = MM_PER_INCH;
     if (/(°|deg|\(|\[|_)\s*f/.test(temperatures)) this.#headUnits = 'imperial';
     else if (/(°|deg|\(|\[|_)\s*c/.test(temperatures)) this.#headUnits = 'metric';
   }
@@ -175,7 +182,7 @@ export class StationReader {
     const units = this.#units ?? this.#headUnits ?? this.#tellUnits();
     const days = new Map<number, { low: number; high: number; rain: number }>();
     for (const { number, line, ...raw } of this.#days) {
-      const day = inSi(raw, units);
+      const day = inSi(withoutMarks(raw, units), units, this.#rainMm);
       const isOff = (t: number) => t < COLDEST_C || t > HOTTEST_C;
       if (isOff(day.low) || isOff(day.high) || day.rain < 0 || day.rain > MOST_RAIN_MM) {
         this.#skip('impossible', line);
@@ -189,6 +196,7 @@ export class StationReader {
       if (number < first) first = number;
       if (number > last) last = number;
     }
+    checkRain([...days.values()]);
     const years = days.size / 365;
     if (years < FEWEST_YEARS) throw new StationFileError({ code: 'tooFewYears', years: Math.floor(years) });
     const length = last - first + 1;
@@ -270,17 +278,47 @@ function valueIn(cell: string): number | 'wrong' {
   return /^[-+]?\d+(\.\d+)?$/.test(cell) ? Number(cell) : 'wrong';
 }
 
+/** Marks for what is missing that can be a reading in tenths of a degree alone. */
+const MARK = -99;
+
+/** A day without what stands for a missing value in the units of its file. */
+function withoutMarks<Raw extends { low: number; high: number; rain: number }>(
+  raw: Raw,
+  units: StationUnits,
+): Raw {
+  const known = (value: number) => (value === MARK && units !== 'tenths' ? Number.NaN : value);
+  return {
+    ...raw,
+    low: known(raw.low),
+    high: known(raw.high),
+    rain: raw.rain === MARK ? Number.NaN : raw.rain,
+  };
+}
+
+/** More rain than falls in a usual year but in a few places of the world, mm: rather millimetres that were read as inches. */
+const MOST_RAIN_OF_A_YEAR_MM = 6000;
+
+/** @throws StationFileError where the rain of a usual year is beyond belief */
+function checkRain(days: readonly { rain: number }[]): void {
+  const known = days.map(({ rain }) => rain).filter((rain) => !Number.isNaN(rain));
+  if (known.length < TELLING_DAYS) return;
+  const mm = Math.round((known.reduce((sum, rain) => sum + rain, 0) / known.length) * 365);
+  if (mm > MOST_RAIN_OF_A_YEAR_MM) throw new StationFileError({ code: 'rainUnits', mm });
+}
+
+/** @param rainMm mm in a unit of the rain, where that is said on its own */
 function inSi(
   { low, high, rain }: { low: number; high: number; rain: number },
   units: StationUnits,
+  rainMm: number | null,
 ): { low: number; high: number; rain: number } {
   switch (units) {
     case 'tenths':
-      return { low: low / 10, high: high / 10, rain: rain / 10 };
+      return { low: low / 10, high: high / 10, rain: rain * (rainMm ?? 0.1) };
     case 'imperial':
-      return { low: toCelsius(low), high: toCelsius(high), rain: rain * MM_PER_INCH };
+      return { low: toCelsius(low), high: toCelsius(high), rain: rain * (rainMm ?? MM_PER_INCH) };
     case 'metric':
-      return { low, high, rain };
+      return { low, high, rain: rain * (rainMm ?? 1) };
   }
 }
 

@@ -63,11 +63,13 @@ function refused({ fault }: FileError): Refusal {
     columnsMissing: null,
     severalStations: null,
     mixedUnits: null,
+    rainUnits: null,
     tooManyRows: null,
     tooFewYears: null,
   };
   if ('line' in fault) limit[fault.code] = fault.line;
   if ('columns' in fault) limit[fault.code] = fault.columns;
+  if ('mm' in fault) limit[fault.code] = fault.mm;
   if ('years' in fault) limit[fault.code] = fault.years;
   const code = `station${fault.code[0]!.toUpperCase()}${fault.code.slice(1)}`;
   return invalid('file', limit[fault.code] === null ? code : `${code}:${limit[fault.code]}`);
