@@ -29,6 +29,15 @@ it('gives every screen a title of its own, in words, without an error, and no wi
   await page.browserContext().close();
 }, 120_000);
 
+it('says that there is no page at an address, and not that one broke', async () => {
+  const { page, hand, troubles } = await signedIn();
+  await hand.open('/nowhere/at/all');
+  await hand.reads(w.shell.lost.title);
+  await hand.readsNot(w.shell.broken.title);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
+
 it('says on a card how a task is done and what to mind', async () => {
   const { page, hand, troubles } = await signedIn();
   await hand.open('/');

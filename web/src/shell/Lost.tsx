@@ -22,7 +22,7 @@ function OutOfReach() {
 export function Lost() {
   const { t } = useTranslation('shell');
   const error = useRouteError();
-  const broken = error !== undefined;
+  const broken = error !== undefined && error !== null;
   // A screen's own program could not be fetched: it was never opened here, and there is no connection.
   if (error instanceof TypeError && /import/i.test(error.message)) return <OutOfReach />;
   return (
