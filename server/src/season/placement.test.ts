@@ -93,7 +93,8 @@ function trespasses(
     }
     for (const { wishId } of here) {
       const { crop } = wishes.find(({ id }) => id === wishId)!;
-      if (lastYearOf(plan, one.id, crop.family, plan.year) !== null)
+      // Flowers for the bees come back where they like.
+      if (crop.harvest.style !== 'flowers' && lastYearOf(plan, one.id, crop.family, plan.year) !== null)
         found.push(`${crop.family} again in ${one.id}`);
       const hours = crop.sun === 'full' ? 6 : 3;
       if (one.sunHours !== null && one.sunHours < hours - 0.06)
