@@ -52,7 +52,7 @@ it('adds up the harvest of a season, which south of the equator goes over New Ye
   expect([await grams(2025), await grams(2026)]).toEqual([100, 200]);
   const { version, ...rest } = await garden.ok('garden');
   const { name, longitude, timeZone, units, offsetC } = rest;
-  const southern = { latitude: -38, lastFrost: '10-03', firstFrost: '05-10' };
+  const southern = { latitude: -38, longitude: 176, lastFrost: '10-03', firstFrost: '05-10' };
   const body = { name, longitude, timeZone, units, offsetC, ...southern };
   await garden.ok('saveGarden', { ifMatch: version, body });
   // The summer of 2025/26 is one season there: December and February are of the same.
