@@ -1,12 +1,12 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../calendar/index.ts';
 import type { DaySpan } from '../crops/index.ts';
-import { placeForEarlier, YEAR } from '../place/index.ts';
+import { YEAR } from '../place/index.ts';
 import { about, after, type Chain, sameReason } from './chain.ts';
 import type { BoundReasons, Window } from './milestone.ts';
 import { seasonOfPicking } from './perennialSeason.ts';
 import type { Reason } from './reason.ts';
 import { type Reckoning, springAnchor } from './reckoning.ts';
-import { firstFrostPlace, growingHeat, growthOf, killsAt } from './windows/index.ts';
+import { firstFrostPlace, growingHeat, growthOf, killingPlace } from './windows/index.ts';
 
 /** Days allowed to clear a planting after the last pick. Common practice, no source. */
 const CLEAR_DAYS = 7;
@@ -57,8 +57,8 @@ export function picking(reckoning: Reckoning, inGround: Day, maturity: DaySpan &
 }
 
 /** Moves a first pick that frost sweetens to the first frost. */
-function sweetened({ plan, almanac, gates }: Reckoning, window: Window, ripe: Reason[]): void {
-  const frost = plan.crop.sweetenedByFrost ? firstFrostPlace(gates) : null;
+function sweetened({ plan, almanac }: Reckoning, window: Window, ripe: Reason[]): void {
+  const frost = plan.crop.sweetenedByFrost ? firstFrostPlace(almanac) : null;
   if (frost === null) return;
   const firstFrost = almanac.day(plan.year, frost);
   const best = addDays(firstFrost, SWEETENED_DAYS);
@@ -71,7 +71,7 @@ function sweetened({ plan, almanac, gates }: Reckoning, window: Window, ripe: Re
 
 /** The median day of the frost that kills a planting, the first after a day; null where most years have none. */
 function killingDay({ plan, almanac }: Reckoning, day: Day): Day | null {
-  const place = placeForEarlier(almanac.firstFreeze(killsAt(plan.crop)), 0.5);
+  const place = killingPlace(plan.crop, almanac);
   if (place === null) return null;
   const here = almanac.placeOf(plan.year, day);
   return almanac.day(plan.year, place + Math.max(0, Math.ceil((here - place) / YEAR)) * YEAR);

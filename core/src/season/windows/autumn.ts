@@ -36,7 +36,7 @@ export function autumnWindow(asked: Asked, gates: Gates, rules: HouseRules): Pla
 
   const deadline = grownBy(crop, gates, rules);
   const wanted = countedBack(asked, gates, deadline);
-  const opening = heatOpens(asked, gates, wanted.place);
+  const opening = heatOpens(asked, gates);
   const lead: Gate = { place: wanted.place - LEAD_DAYS, reason: { code: 'summerHeat', days: LEAD_DAYS } };
   const earliest = lastOpen([...(opening.length > 0 ? opening : [lead]), ...(stage ? [stage] : [])]);
   const best = lastOpen([earliest, wanted]);
@@ -87,7 +87,7 @@ function easedHeat({ crop }: Asked, { almanac, year }: Gates): Gate | null {
 }
 
 /** What summer's heat keeps shut: seed in hot soil, fruit that would not set, crops that would bolt. */
-function heatOpens(asked: Asked, gates: Gates, wanted: number): Gate[] {
+function heatOpens(asked: Asked, gates: Gates): Gate[] {
   const { crop, method } = asked;
   const { almanac, year } = gates;
   const opening: Gate[] = [];
@@ -103,7 +103,7 @@ function heatOpens(asked: Asked, gates: Gates, wanted: number): Gate[] {
     const limit = setting.to - SETTING_GIVE_DAYS + crop.fruitSet!.daysToPick;
     opening.push({ place: lastStart(asked, gates, limit - 1) + 1, reason });
   }
-  if (method === 'sowInPlace' && almanac.soil(50)[((wanted % YEAR) + YEAR) % YEAR]! > 0) {
+  if (method === 'sowInPlace') {
     const cool = gates.soilCoolEnough(crop.germination.most);
     if (cool) opening.push(cool);
   }

@@ -1,5 +1,6 @@
 import type { Crop } from '../../crops/index.ts';
 import { type Almanac, placeForEarlier, YEAR } from '../../place/index.ts';
+import { killingPlace } from './frost.ts';
 import type { Gate, Gates } from './gates.ts';
 import type { Asked, PlaceWindow } from './placeWindow.ts';
 
@@ -34,8 +35,7 @@ const windowOf = (earliest: Gate, best: Gate, latest: Gate): PlaceWindow => ({
 /** When a cover crop that winter kills is sown: its days of growth before the frost that stops it. */
 export function winterKilledWindow({ crop, maturity }: Asked, { almanac, year }: Gates): PlaceWindow {
   const atC = crop.frostDamageC;
-  const stops = placeForEarlier(almanac.firstFreeze(atC), 0.5);
-  const place = Math.round(stops ?? YEAR - 1);
+  const place = killingPlace(crop, almanac) ?? YEAR - 1;
   const before = (days: number): Gate => ({
     place: place - days,
     reason: isWinterKilled(crop, almanac)

@@ -1,7 +1,8 @@
 import type { Crop, Variety } from '../../crops/index.ts';
-import { type Almanac, placeForEarlier } from '../../place/index.ts';
+import type { Almanac } from '../../place/index.ts';
 import type { Milestone } from '../milestone.ts';
 import type { Reason } from '../reason.ts';
+import { killingPlace } from './frost.ts';
 
 /**
  * Reasons for which a window is told, but not advised: the place seldom or never has what the crop wants, or it is not
@@ -63,6 +64,6 @@ export function placeDoubts(crop: Crop, variety: Variety, almanac: Almanac): Rea
 /** Whether winter kills in most years what is to stand through it. */
 export function winterDoubts(crop: Crop, almanac: Almanac): Reason[] {
   const atC = crop.frostDamageC;
-  const isKilled = atC > STANDS_ANY_WINTER_C && placeForEarlier(almanac.firstFreeze(atC), 0.5) !== null;
+  const isKilled = atC > STANDS_ANY_WINTER_C && killingPlace(crop, almanac) !== null;
   return isKilled ? [{ code: 'winterKills', atC }] : [];
 }

@@ -1,7 +1,7 @@
 import type { Crop } from '../../crops/index.ts';
-import { placeForEarlier } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
+import { killingPlace } from './frost.ts';
 import type { Gates } from './gates.ts';
 import { growthOf } from './growth.ts';
 import type { Asked } from './placeWindow.ts';
@@ -12,10 +12,6 @@ const STANDSTILL = { hardy: 0.25, tender: 0.4 };
 const BEFORE_DAMAGE_DAYS = 7;
 /** A tender crop is worth its ground where it is picked at least so long, days. Common practice, no source. */
 const WORTHWHILE_DAYS = { fewest: 10, most: 21 };
-
-/** The frost that ends a crop's season: the first for what is tender, the damaging one for what is hardy. */
-export const killsAt = (crop: Crop): number =>
-  crop.temperament === 'hardy' ? crop.frostDamageC : Math.min(0, crop.frostDamageC);
 
 /** By when a crop has to be ready in autumn, and why. */
 export interface Deadline {
@@ -32,12 +28,12 @@ export interface Deadline {
  */
 export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline | null {
   const { almanac, year } = gates;
-  const frost = placeForEarlier(almanac.firstFreeze(killsAt(crop)), 0.5);
+  const frost = killingPlace(crop, almanac);
   if (crop.temperament !== 'hardy') {
     const stops = gates.growthStops(crop, STANDSTILL.tender);
     if (frost === null && stops === null) return null;
     const limit = Math.min(
-      frost === null ? Number.POSITIVE_INFINITY : Math.round(frost),
+      frost === null ? Number.POSITIVE_INFINITY : frost,
       stops ?? Number.POSITIVE_INFINITY,
     );
     const picking = Math.min(WORTHWHILE_DAYS.most, Math.max(WORTHWHILE_DAYS.fewest, crop.pickDays.fewest));
@@ -48,7 +44,7 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
   }
   const stops = gates.growthStops(crop, STANDSTILL.hardy);
   if (stops === null && frost === null) return null;
-  const damage = frost === null ? Number.POSITIVE_INFINITY : Math.round(frost) - BEFORE_DAMAGE_DAYS;
+  const damage = frost === null ? Number.POSITIVE_INFINITY : frost - BEFORE_DAMAGE_DAYS;
   const isLight = (stops ?? Number.POSITIVE_INFINITY) <= damage;
   const limit = Math.min(stops ?? Number.POSITIVE_INFINITY, damage);
   const { shortDays } = rules;

@@ -3,8 +3,9 @@ import { plainCatalogue } from '../../crops/index.ts';
 import { almanacOf, climateOfNormals, placeForEarlier, YEAR } from '../../place/index.ts';
 import { defaultRules } from '../rules.ts';
 import { almanac } from '../testing.ts';
+import { killsAt } from './frost.ts';
 import { gatesOf } from './gates.ts';
-import { grownBy, killsAt, lastStart } from './grownBy.ts';
+import { grownBy, lastStart } from './grownBy.ts';
 import { growthOf, outdoorDays, quotedDays } from './growth.ts';
 
 const crop = (id: string) => plainCatalogue.crop(id)!;

@@ -1,11 +1,10 @@
 export { allowsMethod, hasTurn } from './allowed.ts';
 export { isCover, isWinterKilled } from './covers.ts';
 export { doubtsOf } from './doubts.ts';
+export { firstFrostPlace, killingPlace, killsAt } from './frost.ts';
 export { type Gates, gatesOf } from './gates.ts';
-export { killsAt } from './grownBy.ts';
 export { growthOf, outdoorDays, quotedDays } from './growth.ts';
 export { growingHeat } from './hotSpell.ts';
 export { type Outside, outsideWindow } from './outside.ts';
-export { firstFrostPlace } from './overwinter.ts';
 export type { PlaceWindow } from './placeWindow.ts';
 export { windowOf } from './windowOf.ts';

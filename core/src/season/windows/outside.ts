@@ -2,7 +2,7 @@ import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts
 import type { Crop } from '../../crops/index.ts';
 import { type Almanac, shareAfter, shareBy, YEAR } from '../../place/index.ts';
 import { inGroundOf, type Milestone, startOf } from '../milestone.ts';
-import { killsAt } from './grownBy.ts';
+import { killsAt } from './frost.ts';
 
 /** How far a planting stands outside the time for it, and what that likely costs. */
 export interface Outside {

@@ -1,4 +1,4 @@
-import { placeForEarlier, YEAR } from '../../place/index.ts';
+import { YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import { placeDoubts, winterDoubts } from './doubts.ts';
 import type { Gates } from './gates.ts';
@@ -47,9 +47,3 @@ export function overwinterWindow({ crop, variety }: Asked, gates: Gates): PlaceW
     },
   };
 }
-
-/** The first autumn frost, as a place; null where most years have none. */
-export const firstFrostPlace = ({ almanac }: Gates): number | null => {
-  const place = placeForEarlier(almanac.firstFreeze(0), 0.5);
-  return place === null ? null : Math.round(place);
-};

@@ -1,8 +1,9 @@
 import type { Crop } from '../../crops/index.ts';
-import { placeForEarlier, placeForLater, YEAR } from '../../place/index.ts';
+import { placeForLater, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
 import { placeDoubts } from './doubts.ts';
+import { firstFrostPlace, killingPlace } from './frost.ts';
 import { firstClosed, type Gate, type Gates, lastOpen } from './gates.ts';
 import { grownBy, lastStart } from './grownBy.ts';
 import { growthOf } from './growth.ts';
@@ -62,7 +63,7 @@ export function springWindow(asked: Asked, gates: Gates, rules: HouseRules): Pla
 
 /** Whether a hardy crop usually stands the winter outdoors as it grows. */
 const isMildFor = (crop: Crop, { almanac }: Gates): boolean =>
-  crop.temperament === 'hardy' && placeForEarlier(almanac.firstFreeze(crop.frostDamageC), 0.5) === null;
+  crop.temperament === 'hardy' && killingPlace(crop, almanac) === null;
 
 /** Where heat leaves a crop no spring and the winter is mild: in the weeks, of the year before, from which it is ready by then. */
 const beforeHeat = ({ place, reason }: Gate, doubts: readonly Reason[]): PlaceWindow => ({
@@ -181,8 +182,7 @@ function bulbing({ variety }: Asked, { almanac, year }: Gates): Gate | null {
 
 /** What stays for years need only root before winter. */
 function rootsBeforeWinter({ almanac, year }: Gates): Gate {
-  const frost = placeForEarlier(almanac.firstFreeze(0), 0.5) ?? YEAR_ENDS;
-  const limit = Math.round(frost) - ROOTING_DAYS;
+  const limit = (firstFrostPlace(almanac) ?? YEAR_ENDS) - ROOTING_DAYS;
   return { place: limit, reason: { code: 'winterComes', soilC: 0, by: almanac.day(year, limit) } };
 }
 
