@@ -13,6 +13,9 @@ const startOf = (latitude: number): number => (latitude < 0 ? SOUTHERN_START : 0
  * years are alike.
  */
 
+/** A place of any season year as one of a single year, 0 to 364. */
+export const inYear = (place: number): number => ((place % YEAR) + YEAR) % YEAR;
+
 /** The season year that a day lies in. */
 export const seasonYearOf = (latitude: number, day: Day): number =>
   latitude < 0 && yearDay(day) < SOUTHERN_START ? yearOf(day) - 1 : yearOf(day);
@@ -26,5 +29,4 @@ export const dayInSeason = (latitude: number, year: number, place: number): Day 
   dayOfYearDay(year, Math.round(place) + startOf(latitude));
 
 /** A place in the calendar year, 0 for 1 January, for a place in the season year. */
-export const calendarPlace = (latitude: number, place: number): number =>
-  (((place + startOf(latitude)) % YEAR) + YEAR) % YEAR;
+export const calendarPlace = (latitude: number, place: number): number => inYear(place + startOf(latitude));

@@ -4,7 +4,7 @@ import { type Climate, roundedClimate } from './climate.ts';
 import type { DateSpread, SpreadTable } from './dateSpread.ts';
 import { type Extremes, normalsOfExtremes } from './extremes.ts';
 import { type FrostyPlace, hasFrosts, type MonthlyNormals, type Place } from './place.ts';
-import { calendarPlace, dayInSeason, placeInSeason, YEAR } from './seasonYear.ts';
+import { calendarPlace, dayInSeason, inYear, placeInSeason, YEAR } from './seasonYear.ts';
 import { weatherOfNormals } from './weatherModel.ts';
 import { freezeThresholds, nightThresholds } from './yearlyDates.ts';
 
@@ -71,7 +71,7 @@ class LowCurve {
   }
 
   at(place: number): number {
-    return this.#low[((place % YEAR) + YEAR) % YEAR]!;
+    return this.#low[inYear(place)]!;
   }
 
   /** Where, going from the warmest nights to those half a year before or after, minima first fall below `leastC`. */

@@ -6,7 +6,7 @@ import type { BoundReasons, Window } from './milestone.ts';
 import { seasonOfPicking } from './perennialSeason.ts';
 import type { Reason } from './reason.ts';
 import { type Reckoning, springAnchor } from './reckoning.ts';
-import { firstFrostPlace, growingHeat, growthOf, killingPlace } from './windows/index.ts';
+import { daysToPick, firstFrostPlace, growingHeat, growthOf, killingPlace } from './windows/index.ts';
 
 /** Days allowed to clear a planting after the last pick. Common practice, no source. */
 const CLEAR_DAYS = 7;
@@ -21,12 +21,10 @@ const END_GIVE_DAYS = 14;
 export function picking(reckoning: Reckoning, inGround: Day, maturity: DaySpan & { added: number }): void {
   const { chain, plan, almanac } = reckoning;
   const { crop, method, year } = plan;
-  const growth = growthOf(almanac, crop);
   const from = almanac.placeOf(year, inGround);
-  // However early it is sown, it is not picked before it has come up and grown a while.
   const up = method === 'sowInPlace' ? chain.steps.find(({ kind }) => kind === 'emerge') : undefined;
   const least = up ? daysBetween(inGround, up.on) : 0;
-  const grown = (days: number) => Math.max(growth.daysFrom(from, days), least + Math.round(days / 2));
+  const grown = (days: number) => daysToPick(almanac, crop, from, days, least);
   const span = {
     fewest: grown(maturity.fewest),
     usual: grown(maturity.usual),

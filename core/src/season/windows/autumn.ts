@@ -1,13 +1,14 @@
-import { YEAR } from '../../place/index.ts';
+import { inYear, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
+import { deadlineCloses, heatCloses, missed, SETTING_GIVE_DAYS } from './closings.ts';
 import { placeDoubts } from './doubts.ts';
 import { firstClosed, type Gate, type Gates, lastOpen } from './gates.ts';
 import { type Deadline, grownBy, lastStart } from './grownBy.ts';
 import { growthOf } from './growth.ts';
 import { growingHeat, settingHeat } from './hotSpell.ts';
 import type { Asked, PlaceWindow } from './placeWindow.ts';
-import { coolestWindow, HEAT_GIVE_DAYS, SETTING_GIVE_DAYS, springWindow } from './spring.ts';
+import { coolestWindow, springWindow } from './spring.ts';
 
 /** How far before its best day an autumn sowing may start where no heat holds it back. Common practice, no source. */
 const LEAD_DAYS = 28;
@@ -44,11 +45,12 @@ export function autumnWindow(asked: Asked, gates: Gates, rules: HouseRules): Pla
   if (crop.temperament !== 'hardy' && !hasOwnSeason(asked, gates, rules, best.place, parted))
     doubts.push({ code: 'notOwnSeason' });
   const closing = closes(asked, gates, deadline);
+  const last = closing.place < earliest.place ? missed(closing.reason, asked) : closing.reason;
   return {
     earliest: earliest.place,
     best: best.place,
     latest: Math.max(best.place, closing.place),
-    reasons: { earliest: [earliest.reason], best: [best.reason], latest: [closing.reason, ...doubts] },
+    reasons: { earliest: [earliest.reason], best: [best.reason], latest: [last, ...doubts] },
   };
 }
 
@@ -81,7 +83,7 @@ function easedHeat({ crop }: Asked, { almanac, year }: Gates): Gate | null {
   if (!heat || heat.from === null) return null;
   const highC = crop.heatEndsC! + SEEDLING_GIVE_C;
   for (let place = heat.to; place > heat.from; place--)
-    if (almanac.high[((place % YEAR) + YEAR) % YEAR]! > highC)
+    if (almanac.high[inYear(place)]! > highC)
       return { place, reason: { code: 'heatEases', highC, on: almanac.day(year, place) } };
   return null;
 }
@@ -112,22 +114,8 @@ function heatOpens(asked: Asked, gates: Gates): Gate[] {
 
 /** The last day: grown by the end, or by the heat of the year after where the winter is no end. */
 function closes(asked: Asked, gates: Gates, deadline: Deadline | null): Gate {
-  const { crop, maturity } = asked;
-  const { almanac, year } = gates;
-  const ends: Gate[] = [];
-  if (deadline) {
-    const place = lastStart(asked, gates, deadline.place);
-    ends.push({ place, reason: deadline.reason(growthOf(almanac, crop).daysFrom(place, maturity.usual)) });
-  }
-  const heat = growingHeat(almanac, crop);
-  if (heat && heat.from !== null) {
-    const reason: Reason = {
-      code: 'heatComes',
-      highC: crop.heatEndsC!,
-      on: almanac.day(year, heat.from + YEAR),
-    };
-    ends.push({ place: lastStart(asked, gates, heat.from + YEAR + HEAT_GIVE_DAYS), reason });
-  }
+  const ends = heatCloses(asked, gates, 1);
+  if (deadline) ends.push(deadlineCloses(asked, gates, deadline));
   return ends.length > 0 ? firstClosed(ends) : { place: YEAR - 1, reason: { code: 'openSeason' } };
 }
 

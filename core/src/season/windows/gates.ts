@@ -1,5 +1,5 @@
 import { type Crop, daysToEmergence } from '../../crops/index.ts';
-import { type Almanac, placeForEarlier, placeForLater, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, placeForEarlier, placeForLater, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 
 /** What holds something back, or ends it: a place in the season year, and why there. */
@@ -9,7 +9,7 @@ export interface Gate {
 }
 
 /** Depth at which soil is judged for seed and roots, mm. */
-const SEED_DEPTH_MM = 50;
+export const SEED_DEPTH_MM = 50;
 /** Midsummer as a place: what warms does so before it, what cools after it. */
 const WARMEST_SEARCH_END = 230;
 const MIDSUMMER = 172;
@@ -177,7 +177,7 @@ export class Gates {
     const speeds = speedsOf(crop);
     let grown = 0;
     for (let n = 0; n < LONGEST_EMERGENCE; n++) {
-      const soilC = soil[(((place + n) % YEAR) + YEAR) % YEAR]! + offC;
+      const soilC = soil[inYear(place + n)]! + offC;
       const step = Math.round((soilC - COLDEST_SOIL_C) / SPEED_STEP_C);
       grown += speeds[Math.max(0, Math.min(speeds.length - 1, step))]!;
       if (grown >= 1) return n + 1;
@@ -187,7 +187,7 @@ export class Gates {
 
   /** Soil temperature at seed depth a few days after a place, when seed sown there swells, °C. */
   soilAt(place: number): number {
-    return this.almanac.soil(SEED_DEPTH_MM)[(((Math.round(place) + 4) % YEAR) + YEAR) % YEAR]!;
+    return this.almanac.soil(SEED_DEPTH_MM)[inYear(Math.round(place) + 4)]!;
   }
 }
 

@@ -1,9 +1,10 @@
 import type { Crop } from '../../crops/index.ts';
+import { YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
 import { killingPlace } from './frost.ts';
 import type { Gates } from './gates.ts';
-import { growthOf } from './growth.ts';
+import { daysToPick } from './growth.ts';
 import type { Asked } from './placeWindow.ts';
 
 /** Growth this small a share of the usual is standing still. From memory: about the ten hours of daylight at 45°. */
@@ -32,10 +33,7 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
   if (crop.temperament !== 'hardy') {
     const stops = gates.growthStops(crop, STANDSTILL.tender);
     if (frost === null && stops === null) return null;
-    const limit = Math.min(
-      frost === null ? Number.POSITIVE_INFINITY : frost,
-      stops ?? Number.POSITIVE_INFINITY,
-    );
+    const limit = Math.min(frost ?? Number.POSITIVE_INFINITY, stops ?? Number.POSITIVE_INFINITY);
     const picking = Math.min(WORTHWHILE_DAYS.most, Math.max(WORTHWHILE_DAYS.fewest, crop.pickDays.fewest));
     return {
       place: limit - picking,
@@ -59,8 +57,7 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
 }
 
 /**
- * Where a crop sown or set out at a place is first picked. However fast it grows, not in less than half of its days from
- * when it is up.
+ * Where a crop sown or set out at a place is first picked.
  * @param days days to the first pick at the usual warmth
  */
 function pickPlace(
@@ -70,12 +67,12 @@ function pickPlace(
   days: number,
 ): number {
   const up = method === 'sowInPlace' ? gates.daysToUp(crop, place, 0) : 0;
-  return place + Math.max(growthOf(gates.almanac, crop).daysFrom(place, days), up + Math.round(days / 2));
+  return place + daysToPick(gates.almanac, crop, place, days, up);
 }
 
 /** The last place from which a crop is first picked by `limit`. */
 export function lastStart(asked: Asked, gates: Gates, limit: number, days = asked.maturity.usual): number {
-  let low = Math.round(limit) - 2 * 365;
+  let low = Math.round(limit) - 2 * YEAR;
   let high = Math.round(limit);
   while (low < high) {
     const middle = Math.ceil((low + high) / 2);

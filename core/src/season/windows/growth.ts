@@ -1,5 +1,5 @@
 import type { Crop, DaySpan, Method } from '../../crops/index.ts';
-import { type Almanac, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, YEAR } from '../../place/index.ts';
 import type { PlantingPlan } from '../plan.ts';
 
 /** Days a seedling loses to being moved. Common practice, no source: one sown in place catches up as much. */
@@ -67,13 +67,20 @@ export class Growth {
 
   /** Days it takes from `place`, of this year or another, to grow what takes `days` at the usual warmth. */
   daysFrom(place: number, days: number): number {
-    const start = ((Math.round(place) % YEAR) + YEAR) % YEAR;
+    const start = inYear(Math.round(place));
     const reached = placeOfSum(this.#sums, this.#sums[start]! + days);
     return Math.min(reached - start, LONGEST);
   }
 }
 
 const growths = new WeakMap<Almanac, Map<Crop, Growth>>();
+
+/**
+ * Days from a place to the first pick. However fast a crop grows, it is not in less than half of its days from when it is up.
+ * @param days days to the first pick at the usual warmth  @param up days until it is up; 0 for a plant
+ */
+export const daysToPick = (almanac: Almanac, crop: Crop, place: number, days: number, up: number): number =>
+  Math.max(growthOf(almanac, crop).daysFrom(place, days), up + Math.round(days / 2));
 
 /** The growth of a crop at a spot; made once for each. */
 export function growthOf(almanac: Almanac, crop: Crop): Growth {

@@ -1,5 +1,5 @@
 import type { Crop } from '../../crops/index.ts';
-import { type Almanac, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, YEAR } from '../../place/index.ts';
 
 /** The part of a year that is too hot for something, as places counted on from the coolest day. */
 export interface HotSpell {
@@ -24,7 +24,7 @@ function coolestPlace({ high }: Almanac): number {
 
 function spellOf(almanac: Almanac, isHot: (place: number) => boolean): HotSpell | AlwaysHot | null {
   const coolest = coolestPlace(almanac);
-  const at = (place: number) => isHot(((place % YEAR) + YEAR) % YEAR);
+  const at = (place: number) => isHot(inYear(place));
   if (at(coolest)) return { from: null, coolest };
   let from = coolest;
   while (from < coolest + YEAR && !at(from)) from++;

@@ -3,7 +3,7 @@ export { isCover, isWinterKilled } from './covers.ts';
 export { doubtsOf } from './doubts.ts';
 export { firstFrostPlace, killingPlace, killsAt } from './frost.ts';
 export { type Gates, gatesOf } from './gates.ts';
-export { growthOf, outdoorDays, quotedDays } from './growth.ts';
+export { daysToPick, growthOf, outdoorDays, quotedDays } from './growth.ts';
 export { growingHeat } from './hotSpell.ts';
 export { type Outside, outsideWindow } from './outside.ts';
 export type { PlaceWindow } from './placeWindow.ts';

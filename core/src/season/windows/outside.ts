@@ -1,8 +1,9 @@
 import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
 import type { Crop } from '../../crops/index.ts';
-import { type Almanac, shareAfter, shareBy, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, shareAfter, shareBy } from '../../place/index.ts';
 import { inGroundOf, type Milestone, startOf } from '../milestone.ts';
 import { killsAt } from './frost.ts';
+import { SEED_DEPTH_MM } from './gates.ts';
 
 /** How far a planting stands outside the time for it, and what that likely costs. */
 export interface Outside {
@@ -52,10 +53,9 @@ export function outsideWindow(
 
 /** Soil colder than the least a seed comes up in by more than this rots it, °C. Common practice, no source. */
 const ROTS_C = 2;
-const SEED_DEPTH_MM = 50;
 
 const isTooCold = (crop: Crop, almanac: Almanac, place: number): boolean =>
-  almanac.soil(SEED_DEPTH_MM)[((Math.round(place) % YEAR) + YEAR) % YEAR]! < crop.germination.least - ROTS_C;
+  almanac.soil(SEED_DEPTH_MM)[inYear(Math.round(place))]! < crop.germination.least - ROTS_C;
 
 function stands({ on, window }: Milestone): Outside | null {
   if (on < window.earliest)

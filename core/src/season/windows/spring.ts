@@ -2,12 +2,12 @@ import type { Crop } from '../../crops/index.ts';
 import { placeForLater, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
+import { deadlineCloses, heatCloses, missed } from './closings.ts';
 import { placeDoubts } from './doubts.ts';
 import { firstFrostPlace, killingPlace } from './frost.ts';
 import { firstClosed, type Gate, type Gates, lastOpen } from './gates.ts';
 import { grownBy, lastStart } from './grownBy.ts';
-import { growthOf } from './growth.ts';
-import { growingHeat, settingHeat } from './hotSpell.ts';
+import { growingHeat } from './hotSpell.ts';
 import type { Asked, PlaceWindow } from './placeWindow.ts';
 
 /** Days within which seed should be up: hardy seed may take longer, tender seed rots. Common practice, no source. */
@@ -15,10 +15,6 @@ const UP_WITHIN_DAYS = { hardy: 21, frostTender: 17, chillTender: 14 };
 /** Shares of its usual speed at which a crop first grows, and grows well, after midwinter. From memory. */
 const GROWS = { hardy: { first: 0.25, well: 0.5 }, tender: { first: 0.4, well: 0.7 } };
 const growsOf = ({ temperament }: Crop) => (temperament === 'hardy' ? GROWS.hardy : GROWS.tender);
-/** Days into the heat in which a cool crop that is just ready can still be picked. Common practice, no source. */
-export const HEAT_GIVE_DAYS = 14;
-/** Days into the heat in which flowers still set. Common practice, no source. */
-export const SETTING_GIVE_DAYS = 7;
 /** Frost that damages young plants of what stands for years, as hardy as it may be once it is grown, °C. From memory. */
 const SEEDLING_DAMAGE_C = -1;
 /** Days a perennial needs in the ground before winter. Common practice, no source: six weeks. */
@@ -27,6 +23,8 @@ const ROOTING_DAYS = 42;
 const YEAR_ENDS = YEAR - 1;
 /** Days on both sides of the best that a window without any gate of its own has. */
 const AROUND_DAYS = 21;
+/** The last days of a window, which are in time and not at their best. Common practice, no source. */
+const NOT_BEST_DAYS = 14;
 /** A window shorter than this is none, where the winter leaves another time for the crop, days. */
 const FEWEST_DAYS = 7;
 /** Daylight at which onions that bulb in long, middling and short days begin to, hours. From memory. */
@@ -44,7 +42,7 @@ export function springWindow(asked: Asked, gates: Gates, rules: HouseRules): Pla
   const earliest = lastOpen(opens(asked, gates, rules));
   const closing = closes(asked, gates, rules, earliest.place);
   const wanted = lastOpen([earliest, ...wishes(asked, gates, rules)]);
-  const best = bestOf(earliest, wanted, closing);
+  const best = bestOf(crop, earliest, wanted, closing);
   const isLate = closing.place < earliest.place;
   if (closing.place - earliest.place < FEWEST_DAYS && isMildFor(crop, gates)) {
     // Autumn is the time for it, where the crop has one.
@@ -132,37 +130,13 @@ function closes(asked: Asked, gates: Gates, rules: HouseRules, earliest: number)
   if (crop.perennial) return rootsBeforeWinter(gates);
   const ends: Gate[] = [{ place: YEAR_ENDS, reason: { code: 'openSeason' } }];
   const deadline = grownBy(crop, gates, rules);
-  if (deadline) {
-    const place = lastStart(asked, gates, deadline.place);
-    const maturity = growthOf(gates.almanac, crop).daysFrom(place, asked.maturity.usual);
-    ends.push({ place, reason: deadline.reason(maturity) });
-  }
-  ends.push(...heatCloses(asked, gates));
+  if (deadline) ends.push(deadlineCloses(asked, gates, deadline));
+  ends.push(...heatCloses(asked, gates, 0));
   const tooHot = method === 'sowInPlace' ? gates.soilTooHot(crop.germination.most, earliest) : null;
   if (tooHot) ends.push({ ...tooHot, place: tooHot.place - 1 });
   const bulbs = bulbing(asked, gates);
   if (bulbs) ends.push(bulbs);
   return firstClosed(ends);
-}
-
-/** Heat that comes before a crop is ready, or before its flowers have set. */
-function heatCloses(asked: Asked, gates: Gates): Gate[] {
-  const { crop } = asked;
-  const { almanac, year } = gates;
-  const ends: Gate[] = [];
-  const heat = growingHeat(almanac, crop);
-  if (heat && heat.from !== null) {
-    const reason: Reason = { code: 'heatComes', highC: crop.heatEndsC!, on: almanac.day(year, heat.from) };
-    ends.push({ place: lastStart(asked, gates, heat.from + HEAT_GIVE_DAYS), reason });
-  }
-  const setting = settingHeat(almanac, crop);
-  if (setting && setting.from !== null) {
-    const [highC, nightC] = crop.fruitSet!.mostC;
-    const reason: Reason = { code: 'setsBeforeHeat', highC, nightC, on: almanac.day(year, setting.from) };
-    const limit = setting.from + SETTING_GIVE_DAYS + crop.fruitSet!.daysToPick;
-    ends.push({ place: lastStart(asked, gates, limit), reason });
-  }
-  return ends;
 }
 
 /** Onions planted after bulbing has begun make no bulb worth having. */
@@ -187,27 +161,19 @@ function rootsBeforeWinter({ almanac, year }: Gates): Gate {
 }
 
 /** The best day: what is wished for, unless that is too late to finish; midway where nothing holds a crop back. */
-function bestOf(earliest: Gate, wanted: Gate, closing: Gate): Gate {
+function bestOf({ temperament }: Crop, earliest: Gate, wanted: Gate, closing: Gate): Gate {
   const last = Math.max(earliest.place, closing.place);
   const midway = Math.round((Math.max(0, earliest.place) + last) / 2);
-  // What bears until frost is not kept waiting for better nights in a season as short as that.
-  if (wanted.place > midway && closing.reason.code === 'mustFinish') return earliest;
+  // What has to finish is not kept waiting until the last of its days, for nights still better than the steady ones it has.
+  const sooner = temperament === 'chillTender' ? NOT_BEST_DAYS : 0;
+  if (wanted.place > last - sooner && closing.reason.code === 'mustFinish') {
+    const place = Math.max(earliest.place, last - sooner);
+    return place === earliest.place ? earliest : { place, reason: closing.reason };
+  }
   if (wanted.place > last) return { place: midway, reason: closing.reason };
   // A first day of the year that no gate held back says nothing of when it is best.
   if (wanted.place <= 0) return { place: midway, reason: { code: 'openSeason' } };
   return wanted;
-}
-
-/** Why what closes before it opens is not advised. */
-function missed(reason: Reason, { maturity }: Asked): Reason {
-  if (reason.code === 'heatComes' || reason.code === 'setsBeforeHeat')
-    return { code: 'tooHot', highC: reason.highC };
-  if (reason.code === 'soilTooHot') return { code: 'tooHot', highC: reason.soilC };
-  if (reason.code === 'mustFinish')
-    return { code: 'mayNotFinish', limit: reason.limit, maturity: maturity.most };
-  if (reason.code === 'grownBeforeDark' || reason.code === 'grownBeforeFrost')
-    return { code: 'mayNotFinish', limit: reason.by, maturity: maturity.most };
-  return reason;
 }
 
 /** Where the whole year is too hot: so that it is picked on the coolest days, which is told, and not advised. */
