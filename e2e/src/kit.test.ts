@@ -161,6 +161,8 @@ describe('a sheet', () => {
     await page.browserContext().close();
     const crops = await demo.signedIn();
     await crops.hand.open('/season');
+    // What says that it is still loading is left to be heard, and so is not hidden with the rest.
+    await crops.page.waitForNetworkIdle({ concurrency: 1, idleTime: 500 });
     await crops.page.focus('main [role="combobox"]');
     await crops.page.keyboard.press('Enter');
     await crops.page.waitForSelector('[role="option"]');
