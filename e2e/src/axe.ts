@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import type { Page } from 'puppeteer-core';
+import { quiet } from './quiet.ts';
 
 const axe = readFileSync(createRequire(import.meta.url).resolve('axe-core/axe.min.js'), 'utf8');
 
@@ -12,11 +13,8 @@ type Axe = typeof import('axe-core');
  * @param within only what stands within the elements of this selector
  */
 export async function faults(page: Page, within: string | null = null): Promise<string[]> {
-  // Lists beside the main one may still be on their way; a screen that follows what others do keeps one connection open.
-  if (within === null) {
-    // A stream that a reload cut off may count as going on: what is looked at is on the page by then all the same.
-    await page.waitForNetworkIdle({ concurrency: 2, idleTime: 200, timeout: 5_000 }).catch(() => undefined);
-  }
+  // Lists beside the main one may still be on their way.
+  if (within === null) await quiet(page, 200);
   // It is long to read: once for each page.
   if (!(await page.evaluate(() => 'axe' in window))) await page.evaluate(axe);
   return page.evaluate(async (selector) => {

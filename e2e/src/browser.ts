@@ -2,6 +2,7 @@ import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import puppeteer, { type Browser, type Page } from 'puppeteer-core';
+import { followRequests } from './quiet.ts';
 
 const desk = { width: 1280, height: 800 };
 const phone = { width: 390, height: 844, isMobile: true, hasTouch: true };
@@ -58,6 +59,7 @@ export async function visit(browser: Browser, size: Size, preferences: object = 
     },
     { language: 'en', theme: 'light', gardenId: null, ...preferences },
   );
+  followRequests(page);
   const troubles: string[] = [];
   page.on('pageerror', (error) => troubles.push(String(error)));
   page.on('console', (message) => {

@@ -4,6 +4,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { faults } from './axe.ts';
 import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
+import { quiet } from './quiet.ts';
 
 const w = speech.en;
 
@@ -69,14 +70,14 @@ it('saves crew and ground rules three times, each from the version before', asyn
     await hand.write(w.plots.rulesOf.childRatio, ratio);
     await hand.press(w.kit.save);
     await hand.reads(w.plots.rulesOf.saved);
-    await page.waitForNetworkIdle({ concurrency: 1, idleTime: 300 });
+    await quiet(page);
   }
   await hand.open('/ground/judgement');
   for (const north of ['3', '4', '5']) {
     await hand.write(w.layout.judge.north, north);
     await hand.press(w.kit.save);
     await hand.reads(w.layout.judge.rulesSaved);
-    await page.waitForNetworkIdle({ concurrency: 1, idleTime: 300 });
+    await quiet(page);
   }
   await page.reload({ waitUntil: 'domcontentloaded' });
   await hand.reads(w.layout.judge.north);
@@ -88,7 +89,7 @@ it('saves crew and ground rules three times, each from the version before', asyn
 it('says what cannot be loaded without a connection, keeps what is typed, and loads it once there is one', async () => {
   const { page, hand } = await demo.signedIn();
   await hand.open('/');
-  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 500 });
+  await quiet(page, 500);
   await page.setOfflineMode(true);
   const line = 'input[enterkeyhint="done"]';
   await page.type(line, '3 lb kale bed 7');
@@ -99,7 +100,7 @@ it('says what cannot be loaded without a connection, keeps what is typed, and lo
   await page.keyboard.press('Enter');
   await hand.reads(w.log.save);
   await hand.open('/season');
-  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 500 });
+  await quiet(page, 500);
   await page.setOfflineMode(true);
   await page.focus('main [role="combobox"]');
   await page.keyboard.press('Enter');
@@ -162,7 +163,7 @@ describe('a sheet', () => {
     const crops = await demo.signedIn();
     await crops.hand.open('/season');
     // What says that it is still loading is left to be heard, and so is not hidden with the rest.
-    await crops.page.waitForNetworkIdle({ concurrency: 1, idleTime: 500 });
+    await quiet(crops.page, 500);
     await crops.page.focus('main [role="combobox"]');
     await crops.page.keyboard.press('Enter');
     await crops.page.waitForSelector('[role="option"]');
@@ -183,7 +184,7 @@ it('prints as many sheets of labels as it says', async () => {
   const { page, hand } = await demo.signedIn();
   await hand.open('/season/labels');
   await hand.reads(w.plan.labels.print);
-  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 300 });
+  await quiet(page);
   const sheets = await page.$$eval('main section > div', (all) => all.length);
   const pdf = Buffer.from(await page.pdf({ preferCSSPageSize: true })).toString('latin1');
   expect(pdf.match(/\/Type\s*\/Page\b/g)).toHaveLength(sheets);

@@ -4,6 +4,7 @@ import { faults } from './axe.ts';
 import { Demo } from './demo.ts';
 import type { Hand } from './hand.ts';
 import { keysShown } from './keys.ts';
+import { quiet } from './quiet.ts';
 import { screens } from './screens.ts';
 
 let demo: Demo;
@@ -108,9 +109,7 @@ class Look {
   /** Opens a screen, and waits until the lists beside the main one are there too. */
   private async open(path: string): Promise<void> {
     await this.hand.open(path);
-    await this.page
-      .waitForNetworkIdle({ concurrency: 1, idleTime: 150, timeout: 3_000 })
-      .catch(() => undefined);
+    await quiet(this.page, 150);
     await this.hand.settles();
   }
 

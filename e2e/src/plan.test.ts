@@ -4,6 +4,7 @@ import type { HTTPRequest, Page } from 'puppeteer-core';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { type Hand, speech } from './hand.ts';
+import { quiet } from './quiet.ts';
 
 const w = speech.en;
 const { plan, seedBox } = w;
@@ -54,7 +55,7 @@ const undoLast = async () => {
     }
   }, w.kit.undone);
   await hand.readsNot(w.kit.undone);
-  await page.waitForNetworkIdle({ idleTime: 300 });
+  await quiet(page);
 };
 /** The bar of a crop in the band of a bed. */
 const barOf = async (bed: string, crop: string, on = page) => {

@@ -1,6 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { type Hand, speech } from './hand.ts';
+import { quiet } from './quiet.ts';
 
 /* A season as it goes: what is logged moves what follows, reasons are read, the station is looked at. */
 
@@ -127,7 +128,7 @@ it('has the station’s week, the same whenever it is looked at, and another a d
   expect(await week()).toEqual(first);
   await hand.press(w.place.clock.on);
   await hand.reads('Thursday 21 May 2026');
-  await page.waitForNetworkIdle();
+  await quiet(page);
   expect(await week()).not.toEqual(first);
   await hand.press(w.place.clock.back);
   await hand.reads('Wednesday 20 May 2026');

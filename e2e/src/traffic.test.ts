@@ -2,6 +2,7 @@ import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
+import { quiet } from './quiet.ts';
 
 const w = speech.en;
 
@@ -39,7 +40,7 @@ it.each(['/', '/sessions'])('costs a sign-up on %s three requests and 20 kB at m
   const { page, hand } = await demo.signedIn();
   await hand.open(screen);
   await pause(SETTLED_MS);
-  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+  await quiet(page, 1000);
   const sent = await counted(page);
   await hand.press(w.work.signUp);
   await hand.reads(w.kit.undo);
@@ -57,7 +58,7 @@ it('leaves an idle sheet of a session alone', async () => {
   const sheet = await page.$eval('article h3 a', (link) => link.getAttribute('href')!);
   await hand.open(sheet);
   await pause(SETTLED_MS);
-  await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+  await quiet(page, 1000);
   const sent = await counted(page);
   // Longer than marks wait to be sent again.
   await pause(20_000);
@@ -93,7 +94,7 @@ it.each(firstVisits)(
       });
     });
     await hand.open(path);
-    await page.waitForNetworkIdle({ concurrency: 1, idleTime: 1000 });
+    await quiet(page, 1000);
     const { begun, fetched, drawn } = await page.evaluate(() => ({
       begun: (window as Begun).begun!,
       fetched: (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).map(
