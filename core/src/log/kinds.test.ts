@@ -21,7 +21,7 @@ it('dates no step that a method does not have', () => {
 });
 
 it('asks each kind for what makes sense of it', () => {
-  expect(entryRow('harvest')).toMatchObject({ needs: ['cropId', 'amount'], isTaken: true });
+  expect(entryRow('harvest')).toMatchObject({ needs: ['cropId', 'amount'], amountIs: 'taken' });
   expect(entryRow('observation').needs).toEqual(['note']);
   expect(entryRow('clearing').needs).toEqual(['plantingId']);
 });

@@ -6,6 +6,7 @@ import { plain, readLine } from './line.ts';
 
 const context = {
   today: '2026-05-20',
+  units: 'imperial',
   crops: plainCatalogue.crops,
   beds: [
     { id: 'b1', name: 'Bed 1' },
@@ -19,7 +20,7 @@ const context = {
     { id: 'lettuce1', cropId: 'lettuce', bedId: 'b1' },
     { id: 'carrot12', cropId: 'carrot', bedId: 'b12' },
   ],
-};
+} as const;
 const read = (text: string) => readLine(text, context);
 
 describe('harvests', () => {
@@ -110,6 +111,38 @@ describe('sowings and the rest', () => {
   });
 });
 
+describe('a thermometer in the soil', () => {
+  it.each([
+    ['soil 52 bed 7', 52, 'degF'],
+    ['Soil temp in bed 7 is 52 °F', 52, 'degF'],
+    ['bed 7 soil 11.5C', 11.5, 'degC'],
+    ['52 f soil bed 7', 52, 'degF'],
+    ['suelo a 11 grados c, cantero 7', 11, 'degC'],
+    ['temperatura del suelo -1 °C cama 7', -1, 'degC'],
+  ] as const)('is read from “%s”', (line, value, unit) => {
+    expect(read(line)).toMatchObject({
+      kind: 'soilReading',
+      amount: { value, unit },
+      bedId: 'b7',
+      missing: [],
+      note: '',
+    });
+  });
+
+  it('is in the garden’s own degrees where none are said', () => {
+    expect(readLine('soil 11 bed 7', { ...context, units: 'metric' }).amount).toEqual({
+      value: 11,
+      unit: 'degC',
+    });
+  });
+
+  it('asks for its bed, and is not seen where soil is only spoken of', () => {
+    expect(read('soil 52').missing).toEqual(['bed']);
+    expect(read('soil dry in bed 7').kind).toBe('observation');
+    expect(read('spread 3 bags of soil mix on bed 7').kind).not.toBe('soilReading');
+  });
+});
+
 it('never fails and never reads one stretch twice', () => {
   const words = fc.constantFrom(
     '3.2',
@@ -123,6 +156,8 @@ it('never fails and never reads one stretch twice', () => {
     'peas',
     'ayer',
     'slugs',
+    'soil',
+    '52 °F',
   );
   const text = fc.oneof(
     fc.string({ unit: 'grapheme' }),

@@ -1,13 +1,16 @@
 import { addDays, type Day, isDay, weekday } from '../calendar/index.ts';
 import type { Crop } from '../crops/index.ts';
-import { type AmountUnit, isWeightUnit, parseNumber } from '../units/index.ts';
+import { type AmountUnit, isWeightUnit, parseNumber, type UnitSystem } from '../units/index.ts';
 import type { Destination } from './entry.ts';
 import type { EntryKind } from './kinds.ts';
 import {
   bedWords,
   dayWords,
+  degreeWords,
   destinationWords,
   fillers,
+  soilFillers,
+  soilWords,
   towards,
   unitWords,
   verbWords,
@@ -19,6 +22,7 @@ export interface LineContext {
   today: Day;
   crops: readonly Pick<Crop, 'id' | 'name' | 'alsoCalled'>[];
   beds: readonly { id: string; name: string }[];
+  units: UnitSystem;
   /** plantings still in the ground or to come, of which a line may speak */
   plantings: readonly { id: string; cropId: string; bedId: string }[];
 }
@@ -76,6 +80,18 @@ class Line {
     return match;
   }
 
+  /** Takes the named groups of a pattern, whatever stands between them. */
+  takeGroups(pattern: RegExp, as: Readonly<Record<string, LinePart>>): Record<string, string> | null {
+    const match = new RegExp(pattern, `d${pattern.flags}`).exec(this.#rest);
+    if (!match?.groups) return null;
+    for (const [name, part] of Object.entries(as)) {
+      const [from, to] = match.indices!.groups![name]!;
+      this.#rest = this.#rest.slice(0, from) + '\u0000'.repeat(to - from) + this.#rest.slice(to);
+      this.parts.push({ from, to, as: part });
+    }
+    return match.groups;
+  }
+
   /** Takes the longest of the words that stands in the line, alone. */
   takeWord(words: Iterable<string>, as: LinePart): string | null {
     // Few of the garden's many words stand in a line at all: only those are looked for as words of their own.
@@ -90,7 +106,8 @@ class Line {
   leftover(): string {
     const kept = [...this.#rest].map((char, i) => (char === '\u0000' ? ' ' : this.#original[i])).join('');
     const words = kept.split(/\s+/).filter((word) => word !== '');
-    const meant = words.filter((word) => !fillers.has(plain(word).replace(/[.,:;]/g, '')));
+    const bare = words.map((word) => plain(word).replace(/[.,:;]/g, ''));
+    const meant = bare.filter((word) => word !== '' && !fillers.has(word));
     return meant.length === 0 ? '' : words.join(' ').replace(/^[,;:.\s]+/, '');
   }
 }
@@ -109,12 +126,19 @@ export function readLine(text: string, context: LineContext): LineReading {
   const bedId = takeBed(line, context.beds);
   const destination = takeDestination(line);
   const cropId = takeCrop(line, context.crops);
-  const amount = takeAmount(line);
-  const verb = line.takeWord(Object.keys(verbWords), 'kind');
+  const soil = takeSoilReading(line, context.units);
+  const amount = soil ?? takeAmount(line);
+  const verb = soil ? null : line.takeWord(Object.keys(verbWords), 'kind');
   const note = line.leftover();
 
   const harvested = destination !== null || (amount !== null && (isWeightUnit(amount.unit) || note === ''));
-  const kind: EntryKind = verb ? verbWords[verb]! : harvested ? 'harvest' : 'observation';
+  const kind: EntryKind = soil
+    ? 'soilReading'
+    : verb
+      ? verbWords[verb]!
+      : harvested
+        ? 'harvest'
+        : 'observation';
 
   const fitting = context.plantings.filter(
     (planting) =>
@@ -221,10 +245,34 @@ function takeAmount(line: Line): LineReading['amount'] {
   return value === null ? null : { value, unit: 'piece' };
 }
 
+/** "soil 52 °F", "soil temp is 11 C", "52 F soil", "suelo a 11 grados"; a bare number is in the garden's units. */
+function takeSoilReading(line: Line, units: UnitSystem): LineReading['amount'] {
+  const gap = '[\\s\\u0000:=]*';
+  const edge = '(?![\\p{L}\\p{N}])';
+  const degrees = (isNeeded: boolean) =>
+    `(?<degrees>[-−]?\\d+(?:[.,]\\d+)?(?:\\s*(?:${degreeWords.join('|')}))${isNeeded ? '' : '?'})${edge}`;
+  const soil = `(?<soil>(?<![\\p{L}\\p{N}])(?:${soilWords.join('|')})${edge})`;
+  const said = `(?:(?:${soilFillers.join('|')})${edge}${gap})*`;
+  const as = { soil: 'kind', degrees: 'amount' } as const;
+  const found =
+    line.takeGroups(new RegExp(`${soil}${gap}${said}${degrees(false)}`, 'u'), as) ??
+    line.takeGroups(new RegExp(`(?<![\\p{L}\\p{N}])${degrees(true)}${gap}${said}${soil}`, 'u'), as);
+  const read = found && /^[-−\d.,]+/.exec(found.degrees!);
+  const value = read ? parseNumber(read[0]) : null;
+  if (!found || value === null) return null;
+  const scale = /[cf]$/.exec(found.degrees!)?.[0];
+  const own = units === 'imperial' ? 'degF' : 'degC';
+  return { value, unit: scale === 'c' ? 'degC' : scale === 'f' ? 'degF' : own };
+}
+
 function missingOf(reading: Omit<LineReading, 'missing'>): LineReading['missing'] {
   const missing: LineReading['missing'] = [];
   if (reading.kind === 'observation') {
     if (reading.note === '') missing.push('words');
+    return missing;
+  }
+  if (reading.kind === 'soilReading') {
+    if (reading.bedId === null) missing.push('bed');
     return missing;
   }
   if (reading.cropId === null) missing.push('crop');

@@ -60,6 +60,42 @@ export const unitWords: Record<string, AmountUnit> = {
   piezas: 'piece',
 };
 
+/** How a thermometer in the soil is spoken of; the longer words first. */
+export const soilWords = [
+  'soil temperature',
+  'soil temp',
+  'soil',
+  'temperatura del suelo',
+  'temperatura de la tierra',
+  'suelo',
+  'tierra',
+];
+/** What may stand between the soil and its temperature. */
+export const soilFillers = [
+  'is',
+  'was',
+  'at',
+  'reads',
+  'in',
+  'of',
+  'esta',
+  'estaba',
+  'a',
+  'de',
+  'en',
+  'marca',
+];
+/** Degrees as they are written, as parts of a pattern; the longer first. */
+export const degreeWords = [
+  '°\\s*[cf]',
+  'degrees?\\s*[cf]',
+  'grados?\\s*[cf]',
+  'degrees?',
+  'grados?',
+  '[cf]',
+  '°',
+];
+
 export const verbWords: Record<string, EntryKind> = {
   sow: 'sowing',
   sowed: 'sowing',
@@ -173,6 +209,7 @@ export const weekdayWords: Record<string, number> = {
 
 /** Small words that say nothing when they are left over. */
 export const fillers = new Set([
+  ...soilFillers,
   'of',
   'de',
   'in',

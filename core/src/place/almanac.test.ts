@@ -104,7 +104,7 @@ describe('frosts', () => {
 
 describe('a spot in the garden', () => {
   it('has its frosts later the colder it is, its nights steady later, and its soil colder', () => {
-    const offsets = [-3, -1.5, 0, 1.5, 3].map((offset) => almanacOf(northern.climate, offset));
+    const offsets = [-3, -1.5, 0, 1.5, 3].map((offset) => almanacOf(northern.climate, { offsetC: offset }));
     for (const [i, warmer] of offsets.slice(1).entries()) {
       const colder = offsets[i]!;
       expect(frostDates(warmer, 2026).lastFrost! < frostDates(colder, 2026).lastFrost!).toBe(true);
@@ -117,7 +117,8 @@ describe('a spot in the garden', () => {
   });
 
   it('is made once and then looked up', () => {
-    expect(almanacOf(northern.climate, -1)).toBe(almanacOf(northern.climate, -1));
+    const hollow = { offsetC: -1 };
+    expect(almanacOf(northern.climate, hollow)).toBe(almanacOf(northern.climate, { ...hollow }));
     expect(northern.soil(30)).toBe(northern.soil(30));
     const warmth = { base: 5, cap: 26, usual: 17 };
     expect(northern.growth(warmth)).toBe(northern.growth({ ...warmth }));
@@ -125,7 +126,7 @@ describe('a spot in the garden', () => {
 });
 
 describe('protection', () => {
-  const under = (protection: Protection) => almanacOf(northern.climate, 0, protection);
+  const under = (protection: Protection) => almanacOf(northern.climate, { protection });
 
   it('keeps frost off and nights warm by what it is said to, and by no more', () => {
     for (const kind of protections) {

@@ -17,7 +17,16 @@ import { type SoilCover, soilTemperatures } from './soilTemperature.ts';
 import { curveAt } from './weatherModel.ts';
 
 /** Season years that running sums reach over: a season, the winter after it, and one more for what overwinters. */
-const SUMMED_YEARS = 3;
+export const SUMMED_YEARS = 3;
+
+/** A spot in a garden, and what stands over a planting there or lies on its soil. */
+export interface Spot {
+  /** how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall */
+  offsetC: number;
+  protection: Protection;
+  /** the bed whose soil is read with a thermometer; null where nobody reads it */
+  bedId: string | null;
+}
 
 /**
  * What the year of a garden, or of one bed, is like: everything that dates are reckoned from, drawn out of the
@@ -25,6 +34,8 @@ const SUMMED_YEARS = 3;
  */
 export class Almanac {
   readonly latitude: number;
+  /** places from the first of the season year on whose weather was measured; none in a usual year */
+  readonly measured: number = 0;
   /** mean daily minimum, maximum and mean by place, °C */
   readonly low: Float64Array;
   readonly high: Float64Array;
@@ -34,16 +45,12 @@ export class Almanac {
   readonly #soils = new Map<string, Float64Array>();
   readonly #growths = new Map<string, Float64Array>();
 
-  /**
-   * @param offsetC how much warmer the spot is than the station, °C: negative in a hollow, positive at a warm wall
-   * @param protection what stands over the planting or lies on its soil
-   */
   constructor(
     readonly climate: Climate,
-    readonly offsetC: number,
-    readonly protection: Protection = 'none',
+    readonly spot: Spot,
   ) {
     const { latitude, low, high } = climate;
+    const { offsetC, protection } = spot;
     this.latitude = latitude;
     const each = (value: (place: number) => number) =>
       Float64Array.from({ length: YEAR }, (_, p) => value(p));
@@ -69,26 +76,38 @@ export class Almanac {
 
   /** The last spring day with a minimum at or below `thresholdC` at this spot. */
   lastFreeze(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.lastFreeze, thresholdC - this.offsetC - shelters[this.protection].frostC);
+    return spreadAt(
+      this.climate.lastFreeze,
+      thresholdC - this.spot.offsetC - shelters[this.spot.protection].frostC,
+    );
   }
 
   /** The first autumn day with a minimum at or below `thresholdC` at this spot. */
   firstFreeze(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.firstFreeze, thresholdC - this.offsetC - shelters[this.protection].frostC);
+    return spreadAt(
+      this.climate.firstFreeze,
+      thresholdC - this.spot.offsetC - shelters[this.spot.protection].frostC,
+    );
   }
 
   /** The day from which nights stay at or above `thresholdC` at this spot. */
   nightsFrom(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.nightsFrom, thresholdC - this.offsetC - shelters[this.protection].nightsC);
+    return spreadAt(
+      this.climate.nightsFrom,
+      thresholdC - this.spot.offsetC - shelters[this.spot.protection].nightsC,
+    );
   }
 
   /** The day up to which nights stay at or above `thresholdC` at this spot. */
   nightsUntil(thresholdC: number): DateSpread {
-    return spreadAt(this.climate.nightsUntil, thresholdC - this.offsetC - shelters[this.protection].nightsC);
+    return spreadAt(
+      this.climate.nightsUntil,
+      thresholdC - this.spot.offsetC - shelters[this.spot.protection].nightsC,
+    );
   }
 
   /** Soil temperature by place at a depth, °C. @param depthMm depth, mm */
-  soil(depthMm: number, cover: SoilCover = shelters[this.protection].soil): Float64Array {
+  soil(depthMm: number, cover: SoilCover = shelters[this.spot.protection].soil): Float64Array {
     const key = `${depthMm} ${cover}`;
     let soil = this.#soils.get(key);
     if (!soil) {
@@ -138,19 +157,32 @@ export function expectedWarmth({ mean, climate }: Almanac, base: number): Float6
   return sums;
 }
 
+/** The spot of a garden, or of a bed in it, under what protects a planting there. */
+export const spotIn = (
+  garden: { offsetC: number },
+  bed: { id: string; offsetC: number } | null = null,
+  protection: Protection = 'none',
+): Spot => ({ offsetC: garden.offsetC + (bed?.offsetC ?? 0), protection, bedId: bed?.id ?? null });
+
+/** Beds whose soil nobody read share an almanac. */
+const isRead = ({ thisYear }: Climate, bedId: string | null): boolean =>
+  thisYear?.soil.some((reading) => reading.bedId === bedId) ?? false;
+
 const almanacs = new WeakMap<Climate, Map<string, Almanac>>();
 
-/** The almanac of a climate, or of a spot in it, under what protects a planting there; made once for each. */
-export function almanacOf(climate: Climate, offsetC = 0, protection: Protection = 'none'): Almanac {
+/** The almanac of a climate in its usual year, or of a spot in it, under what protects a planting there; made once for each. */
+export function almanacOf(climate: Climate, asked: Partial<Spot> = {}): Almanac {
+  const { offsetC = 0, protection = 'none', bedId = null } = asked;
+  const spot = { offsetC, protection, bedId: isRead(climate, bedId) ? bedId : null };
   let spots = almanacs.get(climate);
   if (!spots) {
     spots = new Map();
     almanacs.set(climate, spots);
   }
-  const key = `${offsetC} ${protection}`;
+  const key = `${offsetC} ${protection} ${spot.bedId}`;
   let almanac = spots.get(key);
   if (!almanac) {
-    almanac = new Almanac(climate, offsetC, protection);
+    almanac = new Almanac(climate, spot);
     spots.set(key, almanac);
   }
   return almanac;

@@ -220,7 +220,7 @@ describe('a place known by its median frosts', () => {
 
   it('is colder in a hollow and warmer at a wall, with frosts to match', () => {
     const climate = climateOfFrosts(north);
-    const [hollow, open, wall] = [-2, 0, 1.5].map((offset) => almanacOf(climate, offset));
+    const [hollow, open, wall] = [-2, 0, 1.5].map((offset) => almanacOf(climate, { offsetC: offset }));
     const last = (almanac: typeof open) => frostDates(almanac!, 2026).lastFrost!;
     expect(last(hollow) > last(open) && last(open) > last(wall)).toBe(true);
   });

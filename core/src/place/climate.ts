@@ -3,6 +3,7 @@ import { fitHarmonics, type Harmonics } from '../maths/index.ts';
 import type { SpreadTable } from './dateSpread.ts';
 import type { StationRecord } from './record.ts';
 import { YEAR } from './seasonYear.ts';
+import type { YearSoFar } from './thisYear/yearSoFar.ts';
 import { fitWeather, type WeatherModel } from './weatherModel.ts';
 import { spreadTables } from './yearlyDates.ts';
 
@@ -30,6 +31,8 @@ export interface Climate {
   nightsUntil: SpreadTable;
   /** how days follow one another, for the simulated station and for rehearsing seasons */
   weather: WeatherModel;
+  /** the season year that is going on, where days of it are known */
+  thisYear?: YearSoFar | null;
 }
 
 /** Years a record must have for its own frost dates. Fewer years than this say too little about one year in ten. */

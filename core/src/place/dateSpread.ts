@@ -12,6 +12,8 @@ export interface DateSpread {
   sd: number;
   /** 0–1 */
   share: number;
+  /** it is known not to have happened before this place; where it is not known, it may happen at any */
+  after?: number;
 }
 
 /** From yearly places; null is a year without. @returns share 0 where no year has one */
@@ -25,24 +27,49 @@ export function spreadOf(places: readonly (number | null)[]): DateSpread {
   return { mean, sd, share: had.length / places.length };
 }
 
+/** The same where it is known not to have happened before `place`: the years in which it had are no longer possible. */
+export function laterThan(spread: DateSpread, place: number): DateSpread {
+  const before = spread.share * normalCdf((place - spread.mean) / spread.sd);
+  return { ...spread, share: before < 1 ? (spread.share - before) / (1 - before) : 0, after: place };
+}
+
+/** Share of the years that have it in which it has happened by `place`. */
+function cdf({ mean, sd, after }: DateSpread, place: number): number {
+  const by = normalCdf((place - mean) / sd);
+  if (after === undefined) return by;
+  const before = normalCdf((after - mean) / sd);
+  return place <= after || before >= 1 ? 0 : (by - before) / (1 - before);
+}
+
+/** The place by which it has happened in a share of the years that have it. */
+function quantile({ mean, sd, after }: DateSpread, among: number): number {
+  if (after === undefined) return mean + normalQuantile(among) * sd;
+  const before = normalCdf((after - mean) / sd);
+  // What is later than it ever was may come any day.
+  if (before > LATEST) return after;
+  return Math.max(after, mean + normalQuantile(before + among * (1 - before)) * sd);
+}
+
+/** Share of years beyond which nothing is known of the rest. */
+const LATEST = 0.9999;
+
 /** Share of years in which it happens after `place`. */
-export const shareAfter = ({ mean, sd, share }: DateSpread, place: number): number =>
-  share * (1 - normalCdf((place - mean) / sd));
+export const shareAfter = (spread: DateSpread, place: number): number =>
+  spread.share * (1 - cdf(spread, place));
 
 /** Share of years in which it has happened by `place`. */
-export const shareBy = ({ mean, sd, share }: DateSpread, place: number): number =>
-  share * normalCdf((place - mean) / sd);
+export const shareBy = (spread: DateSpread, place: number): number => spread.share * cdf(spread, place);
 
 /** The place after which it happens in only `risk` of the years; null where fewer years have it at all. */
 export function placeForLater(spread: DateSpread, risk: number): number | null {
   const among = risk / spread.share;
-  return among < 1 ? spread.mean + normalQuantile(1 - among) * spread.sd : null;
+  return among < 1 ? quantile(spread, 1 - among) : null;
 }
 
 /** The place by which it has happened in `risk` of the years; null where fewer years have it at all. */
 export function placeForEarlier(spread: DateSpread, risk: number): number | null {
   const among = risk / spread.share;
-  return among < 1 ? spread.mean + normalQuantile(among) * spread.sd : null;
+  return among < 1 ? quantile(spread, among) : null;
 }
 
 /** Spreads by threshold, at even steps. */

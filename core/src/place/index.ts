@@ -15,5 +15,6 @@ export * from './station.ts';
 export * from './stationReader.ts';
 export * from './sun.ts';
 export { climateOfExtremes, climateOfFrosts, climateOfNormals, frostsOfNormals } from './supposedClimate.ts';
+export * from './thisYear/index.ts';
 export * from './weatherModel.ts';
 export { freezeYears, STEADY_DIP_C, STEADY_NIGHTS } from './yearlyDates.ts';

@@ -2,6 +2,8 @@ import { type Day, dayOfYearDay, yearDay, yearOf } from '../calendar/index.ts';
 
 /** Days of the year that a place of the climate stands for; leap days share a place. */
 export const YEAR = 365;
+/** Spring dates lie before it, autumn dates from it on: 31 July and 1 August in the north, as in NOAA's freeze normals. */
+export const MIDSUMMER = 212;
 /** 1 July as a place in the calendar year: where the season year of the south begins. */
 const SOUTHERN_START = 181;
 

@@ -3,6 +3,9 @@ import { groundRadiation } from './radiation.ts';
 /** What lies on the soil: nothing, black film, or straw. */
 export type SoilCover = 'bare' | 'film' | 'mulch';
 
+/** Depth at which soil is judged for seed and roots, and read with a thermometer, mm. */
+export const SEED_DEPTH_MM = 50;
+
 /** Share of yesterday's soil temperature in today's. Source: SWAT, as below. */
 const LAG = 0.8;
 /** Depth at which the year no longer shows, mm, for loam of middling moisture. Source: SWAT, as below, at 1.3 g/cm³. */

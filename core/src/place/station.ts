@@ -6,7 +6,7 @@ import { simulateWeather, type WeatherDay, wetShare } from './weatherModel.ts';
 /** How far ahead the simulated station foretells. */
 export const FORECAST_DAYS = 7;
 /** Standard deviation of the error of a forecast minimum or maximum by days ahead, °C. From memory: it about doubles in a week. */
-const ERROR_C = [1.2, 1.5, 1.8, 2.1, 2.5, 2.9, 3.3];
+export const FORECAST_ERROR_C = [1.2, 1.5, 1.8, 2.1, 2.5, 2.9, 3.3];
 
 /** A day foretold: with the range in which it will lie in four of five cases. */
 export interface ForecastDay extends WeatherDay {
@@ -36,7 +36,7 @@ export function stationForecast(climate: Climate, seed: string, today: Day): For
   const truth = stationWeather(climate, seed, addDays(today, 1), addDays(today, FORECAST_DAYS));
   const random = seeded(seedOf(`${seed} forecast ${today}`));
   return truth.map((day, lead) => {
-    const sd = ERROR_C[lead]!;
+    const sd = FORECAST_ERROR_C[lead]!;
     // One error for the whole day: a forecast that is too warm is too warm by night as well.
     const error = gaussian(random) * sd;
     const own = gaussian(random) * sd * 0.4;

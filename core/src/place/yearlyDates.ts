@@ -1,10 +1,8 @@
 import { type Day, yearOf } from '../calendar/index.ts';
 import { type SpreadTable, spreadOf } from './dateSpread.ts';
 import { lastOf, placeIn, type StationRecord } from './record.ts';
-import { dayInSeason, YEAR } from './seasonYear.ts';
+import { dayInSeason, MIDSUMMER, YEAR } from './seasonYear.ts';
 
-/** Midsummer: spring dates lie before it, autumn dates from it on (31 July and 1 August in the north). */
-const MIDSUMMER = 212;
 /** How far before midwinter the last freeze of a mild winter may lie. */
 const WINTER_BEFORE = MIDSUMMER - YEAR;
 /** A half year with fewer of its days than this says nothing about its dates. */
@@ -90,7 +88,7 @@ export const STEADY_NIGHTS = 7;
 export const STEADY_DIP_C = 3;
 
 /** True where the seven nights from array place `i` on are steady at the threshold. */
-function isSteady(low: Float32Array, i: number, threshold: number): boolean {
+export function isSteadyAt(low: Float32Array, i: number, threshold: number): boolean {
   let sum = 0;
   for (let n = 0; n < STEADY_NIGHTS; n++) {
     const night = low[i + n]!;
@@ -106,14 +104,14 @@ function isSteady(low: Float32Array, i: number, threshold: number): boolean {
  */
 function nightsFrom({ low }: SeasonYear, threshold: number): number | null {
   for (let place = 0; place < MIDSUMMER + 31; place++)
-    if (isSteady(low, place - WINTER_BEFORE, threshold)) return place;
+    if (isSteadyAt(low, place - WINTER_BEFORE, threshold)) return place;
   return null;
 }
 
 /** The last place of the year up to which nights stay at or above a threshold, defined as the mirror of `nightsFrom`. */
 function nightsUntil({ low }: SeasonYear, threshold: number): number | null {
   for (let place = YEAR - 1; place >= MIDSUMMER - 31; place--)
-    if (isSteady(low, place - WINTER_BEFORE - STEADY_NIGHTS + 1, threshold)) return place;
+    if (isSteadyAt(low, place - WINTER_BEFORE - STEADY_NIGHTS + 1, threshold)) return place;
   return null;
 }
 

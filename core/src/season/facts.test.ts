@@ -253,7 +253,7 @@ describe('what a year is made of', () => {
 
 describe('under protection', () => {
   const setOut = (id: string, protection: Protection) =>
-    inGroundOf(milestones(plan(id, { method: 'startIndoors' }), almanacOf(almanac.climate, 0, protection))!)!
+    inGroundOf(milestones(plan(id, { method: 'startIndoors' }), almanacOf(almanac.climate, { protection }))!)!
       .window.earliest;
 
   it('a crop goes out weeks sooner, the sooner the more it keeps off', () => {

@@ -1,4 +1,5 @@
 import { addDays, type Day } from '../calendar/index.ts';
+import { almanacOfYear } from '../place/index.ts';
 import { about, type Chain, sameReason } from './chain.ts';
 import type { Reason } from './reason.ts';
 import { type Reckoning, springAnchor } from './reckoning.ts';
@@ -14,7 +15,8 @@ const FED_BEFORE_DAYS = 14;
 type Grown = Pick<Reckoning, 'plan' | 'almanac'>;
 
 /** From when the year of a perennial counts: from warm soil, or from the last frost where its row has it so. */
-function wakes({ plan, almanac }: Grown, season: number): Day {
+function wakes({ plan, almanac: spot }: Grown, season: number): Day {
+  const almanac = almanacOfYear(spot, season);
   if (!plan.crop.perennial!.harvestFromWarmSoil) return springAnchor(almanac, season);
   return almanac.day(season, gatesOf(almanac, season).soilWarm(WAKING_SOIL_C).place || WAKES_WITHOUT_COLD);
 }

@@ -38,6 +38,7 @@ export type Reason =
   | { code: 'growsBeforeFreeze'; days: number; by: Day }
   | { code: 'seldomKilled'; atC: number }
   | { code: 'openSeason' }
+  | { code: 'thisYear'; days: number }
   // Why it is not advised.
   | { code: 'mayNotFinish'; limit: Day; maturity: number }
   | { code: 'tooHot'; highC: number }

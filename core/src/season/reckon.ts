@@ -1,40 +1,52 @@
 import { addDays, type Day } from '../calendar/index.ts';
-import type { Turn } from '../crops/index.ts';
-import type { Almanac } from '../place/index.ts';
+import type { DaySpan, Turn } from '../crops/index.ts';
+import { type Almanac, almanacOfYear, usualYear } from '../place/index.ts';
 import { after, Chain, sameReason } from './chain.ts';
 import { emergence, emergenceFrom, overdueAfter, thinning } from './emergence.ts';
 import { startedIndoors } from './indoors.ts';
 import { type Happened, inOrder, type Milestone, startOf } from './milestone.ts';
 import { cutDown, pickAnotherYear, picking } from './picking.ts';
 import type { PlantingPlan } from './plan.ts';
+import type { Reason } from './reason.ts';
 import { type DatedWindow, dated, type Reckoning } from './reckoning.ts';
 import { defaultRules, type HouseRules } from './rules.ts';
 import { sideWork } from './sideWork.ts';
 import { standing } from './standing.ts';
-import { allowsMethod, doubtsOf, gatesOf, hasTurn, isCover, outdoorDays, windowOf } from './windows/index.ts';
+import {
+  allowsMethod,
+  doubtsOf,
+  gatesOf,
+  hasTurn,
+  isCover,
+  outdoorDays,
+  type PlaceWindow,
+  windowOf,
+} from './windows/index.ts';
 
 /**
- * Every dated step of a planting, with windows and reasons. Facts win: a step that happened stands on its day, and
- * what follows is counted from it.
+ * Every dated step of a planting, with windows and reasons, by its own year as far as that is known. Facts win: a step that
+ * happened stands on its day, and what follows is counted from it.
+ * @param spot the almanac of its bed
  * @param happened facts from the log, in any order; the earliest of a kind counts
  * @param season the season year shown; a later one than the plan's for what stands for years
  * @returns milestones in order of their days, or null where the crop is not grown that way or not in that season
  */
 export function milestones(
   plan: PlantingPlan,
-  almanac: Almanac,
+  spot: Almanac,
   rules: HouseRules = defaultRules,
   happened: readonly Happened[] = [],
   season: number = plan.year,
 ): Milestone[] | null {
   const { crop, method, turn } = plan;
   if (!allowsMethod(crop, method, rules) || !hasTurn(crop, turn)) return null;
+  const almanac = almanacOfYear(spot, season > plan.year && crop.perennial ? season : plan.year);
   const gates = gatesOf(almanac, plan.year);
   const reckoning = { plan, almanac, rules, gates, chain: new Chain(happened) };
   if (season > plan.year && crop.perennial) return standing(reckoning, season);
 
   const maturity = outdoorDays(crop, plan.variety.daysToMaturity, method);
-  const window = dated(almanac, plan.year, windowOf(plan, maturity, gates, rules));
+  const window = dated(almanac, plan.year, movedWindow(reckoning, maturity));
   const inGround =
     method === 'startIndoors'
       ? startedIndoors(reckoning, window)
@@ -81,6 +93,27 @@ export function mayBegin(plan: PlantingPlan, almanac: Almanac, rules: HouseRules
   if (almanac.seasonYear(day) === plan.year) return true;
   const start = startOf(milestones({ ...plan, startOn: null }, almanac, rules) ?? []);
   return start !== undefined && start.window.earliest <= day && day <= start.window.latest;
+}
+
+/** The window outdoors, and by how much this year moves it from where it usually is. */
+function movedWindow({ plan, almanac, gates, rules }: Reckoning, maturity: DaySpan): PlaceWindow {
+  const window = windowOf(plan, maturity, gates, rules);
+  const usual = usualYear(almanac);
+  if (usual === almanac) return window;
+  const usualWindow = windowOf(plan, maturity, gatesOf(usual, plan.year), rules);
+  const because = (bound: 'earliest' | 'best' | 'latest'): Reason[] => {
+    const days = Math.round(window[bound]) - Math.round(usualWindow[bound]);
+    return days === 0 ? [] : [{ code: 'thisYear', days }];
+  };
+  const { earliest, best, latest } = window.reasons;
+  return {
+    ...window,
+    reasons: {
+      earliest: [...earliest, ...because('earliest')],
+      best: [...best, ...because('best')],
+      latest: [...latest, ...because('latest')],
+    },
+  };
 }
 
 function sowInPlace(reckoning: Reckoning, window: DatedWindow): Day {

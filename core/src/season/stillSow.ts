@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/index.ts';
 import { daysBetween } from '../calendar/index.ts';
 import type { Crop, Method, Turn, Variety } from '../crops/index.ts';
-import { type Almanac, shareBy } from '../place/index.ts';
+import { type Almanac, almanacOfYear, shareBy } from '../place/index.ts';
 import { startOf } from './milestone.ts';
 import { milestones } from './reckon.ts';
 import type { HouseRules } from './rules.ts';
@@ -86,7 +86,8 @@ const quickest = ({ varieties }: Crop): Variety =>
   varieties.reduce((a, b) => (b.daysToMaturity.usual < a.daysToMaturity.usual ? b : a));
 
 /** Share of years in which the frost that ends a crop comes before a day. */
-function lostShare(crop: Crop, almanac: Almanac, year: number, firstPick: Day): number {
+function lostShare(crop: Crop, spot: Almanac, year: number, firstPick: Day): number {
+  const almanac = almanacOfYear(spot, year);
   const spread = almanac.firstFreeze(killsAt(crop));
   return shareBy(spread, almanac.placeOf(year, firstPick));
 }

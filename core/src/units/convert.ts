@@ -11,7 +11,8 @@ const GRAMS_PER_OUNCE = 28.349523125;
 export type LengthUnit = 'm' | 'cm' | 'ft' | 'in' | 'yd';
 export type WeightUnit = 'g' | 'kg' | 'lb' | 'oz';
 export type CountUnit = 'piece' | 'bunch' | 'head';
-export type AmountUnit = LengthUnit | WeightUnit | CountUnit;
+export type TemperatureUnit = 'degC' | 'degF';
+export type AmountUnit = LengthUnit | WeightUnit | CountUnit | TemperatureUnit;
 export type UnitSystem = 'imperial' | 'metric';
 
 const metresPer: Record<LengthUnit, number> = {
@@ -28,6 +29,8 @@ const countUnits: readonly CountUnit[] = ['piece', 'bunch', 'head'];
 
 export const isLengthUnit = (unit: string): unit is LengthUnit => Object.hasOwn(metresPer, unit);
 export const isWeightUnit = (unit: string): unit is WeightUnit => Object.hasOwn(gramsPer, unit);
+export const isTemperatureUnit = (unit: string): unit is TemperatureUnit =>
+  unit === 'degC' || unit === 'degF';
 export const isCountUnit = (unit: string): unit is CountUnit => (countUnits as string[]).includes(unit);
 
 /** A length in metres. @param value amount in `unit` */

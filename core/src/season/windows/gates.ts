@@ -1,6 +1,15 @@
 import { type Crop, daysToEmergence } from '../../crops/index.ts';
-import { type Almanac, inYear, placeForEarlier, placeForLater, YEAR } from '../../place/index.ts';
+import {
+  type Almanac,
+  inYear,
+  placeForEarlier,
+  placeForLater,
+  SEED_DEPTH_MM,
+  usualYear,
+  YEAR,
+} from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
+import { placeOfSum } from './growth.ts';
 
 /** What holds something back, or ends it: a place in the season year, and why there. */
 export interface Gate {
@@ -8,8 +17,8 @@ export interface Gate {
   reason: Reason;
 }
 
-/** Depth at which soil is judged for seed and roots, mm. */
-export const SEED_DEPTH_MM = 50;
+/** Soil that falls no farther below a warmth again than this has kept it, °C. */
+const SOIL_DIP_C = 1.5;
 /** Midsummer as a place: what warms does so before it, what cools after it. */
 const WARMEST_SEARCH_END = 230;
 const MIDSUMMER = 172;
@@ -108,8 +117,14 @@ export class Gates {
 
   #warmed(soilC: number): number | null {
     const soil = this.almanac.soil(SEED_DEPTH_MM);
-    for (let place = 0; place < WARMEST_SEARCH_END; place++) if (soil[place]! >= soilC) return place;
-    return null;
+    let since: number | null = null;
+    for (let place = 0; place < WARMEST_SEARCH_END; place++) {
+      if (soil[place]! >= soilC) since ??= place;
+      else if (soil[place]! < soilC - SOIL_DIP_C) since = null;
+      // What was measured may have fallen again: only from there on is a usual course to be expected.
+      if (since !== null && place >= this.almanac.measured) return since;
+    }
+    return since;
   }
 
   /** A crop that wants more warmth than most years have waits for the warmest of it, and its reason says so. */
@@ -132,17 +147,21 @@ export class Gates {
 
   /** When a crop has come to grow at a share of its usual speed after midwinter; null where it never grows slower. */
   growsAgain(crop: Crop, share: number): Gate | null {
-    const sums = this.almanac.growth(crop.growth);
-    for (let place = MIDSUMMER; place >= 0; place--) {
-      if (sums[place + 1]! - sums[place]! >= share) continue;
-      return { place: place + 1, reason: { code: 'growsAgain', share, by: this.#day(place + 1) } };
+    const usual = usualYear(this.almanac).growth(crop.growth);
+    for (let from = MIDSUMMER; from >= 0; from--) {
+      if (usual[from + 1]! - usual[from]! >= share) continue;
+      // Single days are too uneven for a speed to be read from them: this year is so far when as much has grown in it.
+      const { measured } = this.almanac;
+      const place =
+        measured === 0 ? from + 1 : placeOfSum(this.almanac.growth(crop.growth), usual[from + 1]!);
+      return { place, reason: { code: 'growsAgain', share, by: this.#day(place) } };
     }
     return null;
   }
 
   /** When a crop's growth has fallen below a share of its usual speed for the winter; null where it never does. */
   growthStops(crop: Crop, share: number): number | null {
-    const sums = this.almanac.growth(crop.growth);
+    const sums = usualYear(this.almanac).growth(crop.growth);
     for (let place = MIDSUMMER + 14; place < MIDSUMMER + YEAR; place++)
       if (sums[place + 1]! - sums[place]! < share) return place;
     return null;
@@ -150,7 +169,7 @@ export class Gates {
 
   /** The first place from which soil at seed depth stays cool enough for the crop's seed until midwinter. */
   soilCoolEnough(soilC: number): Gate | null {
-    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
     for (let place = YEAR - 1; place >= MIDSUMMER; place--) {
       if (soil[place]! <= soilC) continue;
       return { place: place + 1, reason: { code: 'soilHot', soilC, by: this.#day(place + 1) } };
@@ -160,7 +179,7 @@ export class Gates {
 
   /** The first place after `from` at which soil at seed depth is too hot for the crop's seed; null where it never is. */
   soilTooHot(soilC: number, from: number): Gate | null {
-    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
     for (let place = Math.max(0, from); place < YEAR; place++)
       if (soil[place]! > soilC) return { place, reason: { code: 'soilTooHot', soilC, on: this.#day(place) } };
     return null;

@@ -39,7 +39,7 @@ export const quotedDays = ({
   outdoorDays(crop, variety.daysToMaturity, method).usual;
 
 /** The first place at which the running sum has reached `value`. */
-function placeOfSum(sums: Float64Array, value: number): number {
+export function placeOfSum(sums: Float64Array, value: number): number {
   let low = 0;
   let high = sums.length - 1;
   while (low < high) {

@@ -1,9 +1,15 @@
 import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
 import type { Crop } from '../../crops/index.ts';
-import { type Almanac, inYear, shareAfter, shareBy } from '../../place/index.ts';
+import {
+  type Almanac,
+  almanacOfYear,
+  inYear,
+  SEED_DEPTH_MM,
+  shareAfter,
+  shareBy,
+} from '../../place/index.ts';
 import { inGroundOf, type Milestone, startOf } from '../milestone.ts';
 import { killsAt } from './frost.ts';
-import { SEED_DEPTH_MM } from './gates.ts';
 
 /** How far a planting stands outside the time for it, and what that likely costs. */
 export interface Outside {
@@ -24,10 +30,11 @@ export interface Outside {
 export function outsideWindow(
   crop: Crop,
   steps: readonly Milestone[],
-  almanac: Almanac,
+  spot: Almanac,
   year: number,
   today: Day | null = null,
 ): Outside | null {
+  const almanac = almanacOfYear(spot, year);
   const found = [startOf(steps), inGroundOf(steps)].flatMap((step) => (step ? [stands(step)] : []));
   const worst = found.reduce<Outside | null>(
     (most, one) => (one && (!most || one.days > most.days) ? one : most),

@@ -1,0 +1,180 @@
+import { Almanac, SUMMED_YEARS } from '../almanac.ts';
+import { type DateSpread, laterThan } from '../dateSpread.ts';
+import { expectedDegreeDays } from '../degreeDays.ts';
+import { growthRate, type Warmth } from '../growthRate.ts';
+import { shelters } from '../protection.ts';
+import { calendarPlace, MIDSUMMER, YEAR } from '../seasonYear.ts';
+import { type SoilCover, soilTemperatures } from '../soilTemperature.ts';
+import { isSteadyAt, STEADY_NIGHTS } from '../yearlyDates.ts';
+import { type Departures, departuresOf, spellsOf } from './departures.ts';
+import type { SoilReading, YearSoFar } from './yearSoFar.ts';
+
+const years = new WeakMap<Almanac, Map<number, Almanac>>();
+
+/**
+ * The almanac of one season year: this year's own days as far as they are known, blended into the usual year with the lead. A
+ * year of which nothing is known, or which is long past or far ahead, is a usual one.
+ * @param almanac of the usual year, or of any other year of the same spot
+ */
+export function almanacOfYear(almanac: Almanac, year: number): Almanac {
+  const usual = usualYear(almanac);
+  const so = usual.climate.thisYear;
+  // What grows through the winter into this year was planted for the year before.
+  if (!so || (year !== so.year && year !== so.year - 1)) return usual;
+  let known = years.get(usual);
+  if (!known) {
+    known = new Map();
+    years.set(usual, known);
+  }
+  let own = known.get(year);
+  if (!own) {
+    own = new AlmanacOfYear(usual, so, year);
+    known.set(year, own);
+  }
+  return own;
+}
+
+/** The almanac of a usual year at the same spot. */
+export const usualYear = (almanac: Almanac): Almanac =>
+  almanac instanceof AlmanacOfYear ? almanac.usual : almanac;
+
+/** What has happened is dated just before its place, so that rounding up gives the place itself. */
+const happenedAt = (place: number): DateSpread => ({ mean: place - 0.01, sd: 0.001, share: 1 });
+
+class AlmanacOfYear extends Almanac {
+  override readonly measured: number;
+  readonly #departures: Departures;
+  readonly #spells: Departures;
+  readonly #soils = new Map<string, Float64Array>();
+  readonly #growths = new Map<string, Float64Array>();
+  /** places of this year's days in the season year at hand: they are those of the year after for what was planted last year */
+  readonly #shift: number;
+
+  constructor(
+    readonly usual: Almanac,
+    readonly so: YearSoFar,
+    year: number,
+  ) {
+    super(usual.climate, usual.spot);
+    this.#departures = departuresOf(usual.climate, so);
+    this.#spells = spellsOf(this.#departures, so.until);
+    this.#shift = (so.year - year) * YEAR;
+    this.measured = this.#isThisYear() ? so.until : 0;
+  }
+
+  #isThisYear(): boolean {
+    return this.#shift === 0;
+  }
+
+  /** By how much nights about a place differ from the usual, °C; nothing where the place is past. */
+  #warmerAt(place: number): number {
+    const at = Math.round(place);
+    return at >= this.so.until && at < YEAR ? this.#departures.low[at]! : 0;
+  }
+
+  /** The minimum of a measured or foretold night at this spot, °C; warmer than all where it is not known. */
+  #night(place: number): number {
+    const { nightsC } = shelters[this.spot.protection];
+    return this.low[place]! - nightsC + this.#departures.low[place]!;
+  }
+
+  override lastFreeze(thresholdC: number): DateSpread {
+    const usual = this.usual.lastFreeze(thresholdC);
+    if (!this.#isThisYear() || usual.mean < this.so.until) return usual;
+    const shifted = this.usual.lastFreeze(thresholdC - this.#warmerAt(usual.mean));
+    return { ...shifted, mean: Math.max(this.so.until, shifted.mean) };
+  }
+
+  override firstFreeze(thresholdC: number): DateSpread {
+    const usual = this.usual.firstFreeze(thresholdC);
+    if (!this.#isThisYear()) return usual;
+    const { frostC } = shelters[this.spot.protection];
+    for (let place = MIDSUMMER; place < this.so.until; place++)
+      if (this.#night(place) + frostC <= thresholdC) return happenedAt(place);
+    const shifted = this.usual.firstFreeze(thresholdC - this.#warmerAt(usual.mean));
+    return this.so.until > MIDSUMMER ? laterThan(shifted, this.so.until) : shifted;
+  }
+
+  override nightsFrom(thresholdC: number): DateSpread {
+    const usual = this.usual.nightsFrom(thresholdC);
+    if (!this.#isThisYear()) return usual;
+    const { nightsC } = shelters[this.spot.protection];
+    const nights = Float32Array.from({ length: this.so.low.length }, (_, p) => this.#night(p) + nightsC);
+    for (let place = 0; place + STEADY_NIGHTS <= nights.length; place++)
+      if (isSteadyAt(nights, place, thresholdC)) return happenedAt(place);
+    const shifted = this.usual.nightsFrom(thresholdC - this.#warmerAt(usual.mean));
+    return laterThan(shifted, Math.max(0, nights.length - STEADY_NIGHTS + 1));
+  }
+
+  override soil(depthMm: number, cover: SoilCover = shelters[this.spot.protection].soil): Float64Array {
+    const usual = this.usual.soil(depthMm, cover);
+    if (!this.#isThisYear()) return usual;
+    const key = `${depthMm} ${cover}`;
+    let soil = this.#soils.get(key);
+    if (!soil) {
+      const { low, high } = this.#spells;
+      const { latitude } = this;
+      const air = {
+        low: this.low.map((value, p) => value + low[p]!),
+        high: this.high.map((value, p) => value + high[p]!),
+        dayOfYear: (i: number) => calendarPlace(latitude, i) + 1,
+      };
+      const yearMean = this.mean.reduce((sum, value) => sum + value, 0) / YEAR;
+      soil = soilTemperatures(air, latitude, depthMm, cover, yearMean, usual[YEAR - 1]!);
+      overrule(
+        soil,
+        this.so.soil.filter(({ bedId }) => bedId === this.spot.bedId),
+      );
+      this.#soils.set(key, soil);
+    }
+    return soil;
+  }
+
+  override growth(warmth: Warmth): Float64Array {
+    const { base, cap, usual } = warmth;
+    const key = `${base} ${cap} ${usual}`;
+    let sums = this.#growths.get(key);
+    if (!sums) {
+      const usualSums = this.usual.growth(warmth);
+      sums = new Float64Array(YEAR * SUMMED_YEARS + 1);
+      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) {
+        const own = p - this.#shift;
+        const rate = own >= 0 && own < YEAR ? this.#rate(warmth, own) : usualSums[p + 1]! - usualSums[p]!;
+        sums[p + 1] = sums[p]! + rate;
+      }
+      this.#growths.set(key, sums);
+    }
+    return sums;
+  }
+
+  /**
+   * Growth of one day of this year, by the mean of the days about it: what a warm and a cold day bring together is not what two
+   * middling ones do, and the usual year counts with means.
+   */
+  #rate({ base, cap, usual }: Warmth, place: number): number {
+    const degreeDays = expectedDegreeDays(
+      this.mean[place]! + (this.#spells.low[place]! + this.#spells.high[place]!) / 2,
+      this.climate.spreadC,
+      base,
+      cap,
+    );
+    return growthRate(degreeDays / (usual - base), this.light[place]!);
+  }
+}
+
+/** Days for which soil is what was read, and in which it goes back to what is reckoned. Common practice: a reading holds for a week. */
+const READING_HOLDS_DAYS = 5;
+const READING_FADES_DAYS = 9;
+export const READING_LASTS_DAYS = READING_HOLDS_DAYS + READING_FADES_DAYS;
+
+/** Puts what was read in a bed in place of what was reckoned: as far off as it was found, for some days. */
+function overrule(soil: Float64Array, readings: readonly SoilReading[]): void {
+  for (const [i, { place, soilC }] of readings.entries()) {
+    const off = soilC - soil[place]!;
+    const end = Math.min(YEAR, readings[i + 1]?.place ?? YEAR, place + READING_LASTS_DAYS);
+    for (let p = place; p < end; p++) {
+      const faded = Math.max(0, p - place - READING_HOLDS_DAYS) / READING_FADES_DAYS;
+      soil[p]! += off * (1 - faded);
+    }
+  }
+}

@@ -1,0 +1,71 @@
+import type { Climate } from '../climate.ts';
+import { calendarPlace, YEAR } from '../seasonYear.ts';
+import { FORECAST_ERROR_C } from '../station.ts';
+import { curveAt } from '../weatherModel.ts';
+import type { YearSoFar } from './yearSoFar.ts';
+
+/** By how much a season year differs from the usual one, °C by place: measured, then foretold, then fading out. */
+export interface Departures {
+  low: Float64Array;
+  high: Float64Array;
+}
+
+/** Days over which what has been warmer or colder than usual is meant when nothing is foretold any more. */
+const RECENT_DAYS = 10;
+/** What is warmer or colder than usual is half as much so many days on. From memory: weeks remember little of weeks. */
+const HALVES_IN_DAYS = 3;
+/** Departures smaller than this are none, °C. */
+const NONE_C = 0.05;
+
+/**
+ * How far the year departs from the climate. A foretold day counts by how much surer it is than the climate: the best weight
+ * of two estimates is by their variances. What lies beyond leans on the last ten days, less with every day.
+ */
+export function departuresOf(climate: Climate, so: YearSoFar): Departures {
+  return { low: departuresFrom(climate, so, 'low'), high: departuresFrom(climate, so, 'high') };
+}
+
+function departuresFrom(climate: Climate, so: YearSoFar, which: 'low' | 'high'): Float64Array {
+  const off = new Float64Array(YEAR);
+  const values = so[which];
+  let last = 0;
+  for (let place = 0; place < Math.min(YEAR, values.length); place++) {
+    const value = values[place];
+    // A missing day was as the day before it.
+    if (value !== null && value !== undefined)
+      last = value - curveAt(climate[which], calendarPlace(climate.latitude, place));
+    off[place] = place < so.until ? last : last * trust(climate.spreadC, place - so.until);
+  }
+  fade(off, values.length);
+  return off;
+}
+
+/** The weight of a day foretold so many days ahead, 0 for today. */
+const trust = (spreadC: number, lead: number): number => {
+  const error = FORECAST_ERROR_C[Math.min(lead, FORECAST_ERROR_C.length - 1)]!;
+  return spreadC ** 2 / (spreadC ** 2 + error ** 2);
+};
+
+function fade(off: Float64Array, from: number): void {
+  const recent = off.subarray(Math.max(0, from - RECENT_DAYS), from);
+  const mean = recent.reduce((sum, value) => sum + value, 0) / Math.max(1, recent.length);
+  for (let place = from; place < YEAR; place++) {
+    const left = mean * 0.5 ** ((place - from + 1) / HALVES_IN_DAYS);
+    if (Math.abs(left) < NONE_C) return;
+    off[place] = left;
+  }
+}
+
+/** Days before and after one that make a spell with it: about as long as soil and plants remember. */
+const SPELL_DAYS = 3;
+
+/** The same with every measured day as the mean of those about it. @param until the first place that was not measured */
+export function spellsOf({ low, high }: Departures, until: number): Departures {
+  const smooth = (values: Float64Array) =>
+    values.map((value, place) => {
+      if (place >= until) return value;
+      const spell = values.subarray(Math.max(0, place - SPELL_DAYS), Math.min(until, place + SPELL_DAYS + 1));
+      return spell.reduce((sum, one) => sum + one, 0) / spell.length;
+    });
+  return { low: smooth(low), high: smooth(high) };
+}
