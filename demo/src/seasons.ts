@@ -112,7 +112,7 @@ type Extra = ReturnType<typeof choicesFor>[number] & Pick<(typeof extras)[number
 
 /** The almanac of a bed: the spot it lies in may be colder or warmer. */
 export const almanacOfBed = (name: string) =>
-  almanacOf(climate, beds.find((bed) => bed.name === name)!.offsetC);
+  almanacOf(climate, { offsetC: beds.find((bed) => bed.name === name)!.offsetC });
 
 /** Lets a season happen to a planting: steps a few days off their plan, each moving what follows. */
 function logSeason(planting: DemoPlanting, random: () => number): void {

@@ -1,12 +1,27 @@
-import { destinations, type EntryKind, entryKinds, entryRow } from '@unity-acre/core/log';
-import { isLengthUnit } from '@unity-acre/core/units';
+import { destinations, type EntryKind, entryKinds, entryRow, isSoilC, soilCOf } from '@unity-acre/core/log';
+import { type AmountUnit, isLengthUnit, isTemperatureUnit } from '@unity-acre/core/units';
 import { z } from 'zod';
 import { move } from '../season/index.ts';
 import { day, id, prose, version } from '../wire/index.ts';
 
-const units = ['g', 'kg', 'lb', 'oz', 'm', 'cm', 'ft', 'in', 'yd', 'piece', 'bunch', 'head'] as const;
+const units = [
+  ...['g', 'kg', 'lb', 'oz', 'm', 'cm', 'ft', 'in', 'yd', 'piece', 'bunch', 'head', 'degC', 'degF'],
+] as AmountUnit[];
 
-export const amount = z.strictObject({ value: z.number().positive().max(100_000), unit: z.enum(units) });
+const value = z.number().min(-100).max(100_000);
+export const amount = z
+  .strictObject({ value, unit: z.enum(units) })
+  .superRefine(({ value: input, unit }, context) => {
+    if (isTemperatureUnit(unit) || input > 0) return;
+    context.addIssue({
+      code: 'too_small',
+      origin: 'number',
+      minimum: 0,
+      inclusive: false,
+      path: ['value'],
+      input,
+    });
+  });
 
 export const entryInput = z
   .strictObject({
@@ -23,10 +38,14 @@ export const entryInput = z
   .superRefine((entry, context) => {
     const refuse = (path: string, message: string) =>
       context.addIssue({ code: 'custom', path: [path], message });
-    const { needs, isTaken } = entryRow(entry.kind);
+    const { needs, amountIs } = entryRow(entry.kind);
     for (const field of needs) if (!entry[field]) refuse(field, 'required');
-    if (isTaken && entry.amount && isLengthUnit(entry.amount.unit)) refuse('amount', 'wrongUnit');
-    if (!isTaken && entry.destination) refuse('destination', 'notForKind');
+    if (amountIs !== 'taken' && entry.destination) refuse('destination', 'notForKind');
+    if (!entry.amount) return;
+    const { unit } = entry.amount;
+    if (amountIs === 'taken' && isLengthUnit(unit)) refuse('amount', 'wrongUnit');
+    if (isTemperatureUnit(unit) !== (amountIs === 'temperature')) refuse('amount', 'wrongUnit');
+    else if (amountIs === 'temperature' && !isSoilC(soilCOf(entry.amount))) refuse('amount', 'soilTooFar');
   });
 
 export const entry = z.object({

@@ -126,6 +126,8 @@ export const garden = gardenInput.safeExtend({
   record: stationRecord.nullable(),
   /** the climate that dates are reckoned from, reduced from the best that is known */
   climate,
+  /** how far the season year is ahead of the usual, and the degree days that say so; null where that is not known */
+  ahead: z.object({ days: z.number().int(), sum: z.number(), usual: z.number() }).nullable(),
 });
 
 /** The last nightly backup of the installation; null before the first. */

@@ -51,7 +51,10 @@ export class Writing {
 
   /** The kinds of rows it has changed so far. */
   get kinds(): RowKind[] {
-    return [...new Set(this.rows.map(({ entity }) => entity as RowKind))];
+    const kinds = new Set(this.rows.map(({ entity }) => entity as RowKind));
+    // What is read in the soil moves the garden's year, and with it every date.
+    if (this.rows.some(isSoilReading)) kinds.add('garden');
+    return [...kinds];
   }
 
   get isWorthALine(): boolean {
@@ -179,6 +182,10 @@ export class Writing {
     return after;
   }
 }
+
+const isSoilReading = ({ entity, before, after }: RowChange): boolean =>
+  entity === 'entry' &&
+  [before, after].some((row) => row !== null && 'kind' in row && row.kind === 'soilReading');
 
 interface Recorded<T> {
   result: T;

@@ -80,7 +80,7 @@ async function longest(): Promise<number> {
  * How long a piece of work holds the thread, ms: the least of three times, since the runtime's own tidying up falls into one or
  * another.
  */
-async function shortestOf(work: () => Promise<void>): Promise<number> {
+async function shortestOf(work: () => Promise<unknown>): Promise<number> {
   const times: number[] = [];
   for (let n = 0; n < 3; n++) {
     await work();
@@ -335,13 +335,15 @@ describe('no work of the largest size does', () => {
         ...{ year: 2027, cropId, varietyId: varietyIn(cropId), by: 'plants', amount: 500 },
         ...{ from: null, until: null, tenure: null, weight: 3, note: '' },
       });
-    let proposal: { id: string };
+    const begin = () => done('POST', '/proposals', { year: 2027, afresh: false, gap: 0.05, seconds: 5 });
     // What is begun ends what was begun before it.
-    const begins = await shortestOf(async () => {
-      proposal = await done('POST', '/proposals', { year: 2027, afresh: false, gap: 0.05, seconds: 5 });
+    const begins = await shortestOf(begin);
+    const solves = await shortestOf(async () => {
+      const { id } = await begin();
+      await longest();
+      await ended(`/proposals/${id}`);
     });
-    expect(begins).toBeLessThanOrEqual(LONGEST_MS);
-    await held({ solves: () => ended(`/proposals/${proposal.id}`) });
+    expect(Math.max(begins, solves), JSON.stringify({ begins, solves })).toBeLessThanOrEqual(LONGEST_MS);
   }, 180_000);
 
   it('two hundred plots for two hundred and fifty, drawn and given out', async () => {

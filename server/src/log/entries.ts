@@ -102,8 +102,9 @@ async function moving(
     await work();
     return [];
   }
-  const stepsNow = async () =>
-    (await reckon(writing.manager, call.member.garden, [planting]))[0]?.steps ?? [];
+  const { garden } = call.member;
+  const today = todayIn(garden, call.store.clock);
+  const stepsNow = async () => (await reckon(writing.manager, garden, [planting], today))[0]?.steps ?? [];
   const before = await stepsNow();
   await work();
   return moves(before, await stepsNow());

@@ -16,9 +16,9 @@ import { type GardenEntity, type StationRecordEntity, stationRecords } from './e
 
 const climates = new Remembered<Climate>();
 
-/** What a garden's dates are reckoned from: its station's record, else monthly means, else the warmest
+/** What a garden's usual year is reckoned from: its station's record, else monthly means, else the warmest
  * and the coldest month, else the median frosts. */
-export function climateOf(manager: EntityManager, garden: GardenEntity): Promise<Climate> {
+export function usualClimateOf(manager: EntityManager, garden: GardenEntity): Promise<Climate> {
   const { latitude, longitude, lastFrost, firstFrost, normals, extremes, recordId } = garden;
   const stamp = JSON.stringify([latitude, longitude, lastFrost, firstFrost, normals, extremes, recordId]);
   return climates.of(garden.id, stamp, async () => {
@@ -49,7 +49,7 @@ export function storedRecord(record: StationRecord): StoredRecord {
   return { first, days, tenths: Buffer.from(tenths.buffer).toString('base64') };
 }
 
-function recordOf({ first, days, tenths }: StoredRecord): StationRecord {
+export function recordOf({ first, days, tenths }: StoredRecord): StationRecord {
   const bytes = Uint8Array.from(Buffer.from(tenths, 'base64'));
   return unpackRecord({ first, days, tenths: new Int16Array(bytes.buffer) });
 }

@@ -4,7 +4,7 @@ import { touch } from '../database/stamps.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { refuseSea } from './atSea.ts';
-import { climateOf } from './climate.ts';
+import { usualClimateOf } from './climate.ts';
 import { gardens } from './entity.ts';
 import { stationRoutes } from './station.ts';
 import { todayIn } from './today.ts';
@@ -58,8 +58,8 @@ export const placeRoutes: PlaceRoutes = {
     }),
 
   weather: async ({ member: { garden }, store }) => {
-    const climate = await climateOf(store.manager, garden);
     const today = todayIn(garden, store.clock);
+    const climate = await usualClimateOf(store.manager, garden);
     return {
       seen: stationWeather(climate, garden.id, addDays(today, -SEEN_DAYS), today),
       forecast: stationForecast(climate, garden.id, today),

@@ -1,14 +1,17 @@
 import type { Garden } from '@unity-acre/contract/place';
 import { addDays } from '@unity-acre/core/calendar';
+import { aheadOn, almanacOf, spotIn } from '@unity-acre/core/place';
 import type { EntityManager } from 'typeorm';
 import type { Clock } from '../database/store.ts';
-import { climateOf } from './climate.ts';
 import { type GardenEntity, stationRecords } from './entity.ts';
+import { climateOf } from './thisYear.ts';
 import { todayIn } from './today.ts';
 
 /** A garden as people see it, with the climate its dates are reckoned from. */
 export async function gardenView(manager: EntityManager, row: GardenEntity, clock: Clock): Promise<Garden> {
   const { gardenId: _, setToday, recordId, ...garden } = row;
+  const today = todayIn(row, clock);
+  const climate = await climateOf(manager, row, today);
   const record =
     recordId === null
       ? null
@@ -18,7 +21,7 @@ export async function gardenView(manager: EntityManager, row: GardenEntity, cloc
         });
   return {
     ...garden,
-    today: todayIn(row, clock),
+    today,
     clockIsSet: setToday !== null,
     record: record && {
       name: record.name,
@@ -28,6 +31,7 @@ export async function gardenView(manager: EntityManager, row: GardenEntity, cloc
       days: record.days - record.gaps,
       gaps: record.gaps,
     },
-    climate: await climateOf(manager, row),
+    climate,
+    ahead: aheadOn(almanacOf(climate, spotIn(row))),
   };
 }

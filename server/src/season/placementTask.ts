@@ -1,5 +1,5 @@
 import { Catalogue, type OwnCrop, varietyOf } from '@unity-acre/core/crops';
-import { almanacOf, type Climate } from '@unity-acre/core/place';
+import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
 import type { Placement, PlannedBed, PlannedPlanting, Wish, YearPlan } from '@unity-acre/core/season';
 import type { SolveOptions } from '../solving/highs.ts';
 
@@ -37,7 +37,7 @@ export function receivedPlan(sent: SentPlan): YearPlan {
     const variety = crop && varietyOf(crop, planting.varietyId);
     return crop && variety ? [{ ...planting, crop, variety }] : [];
   };
-  const offsets = new Map(sent.beds.map(({ id, offsetC }) => [id, offsetC]));
+  const spots = new Map(sent.beds.map((bed) => [bed.id, bed]));
   return {
     ...sent,
     plantings: sent.plantings.flatMap(whole),
@@ -48,7 +48,7 @@ export function receivedPlan(sent: SentPlan): YearPlan {
     }),
     covers: catalogue.crops.filter(({ family }) => family === 'coverCrops'),
     almanacOf: (bedId, protection) =>
-      almanacOf(sent.climate, sent.gardenOffsetC + (offsets.get(bedId) ?? 0), protection),
+      almanacOf(sent.climate, spotIn({ offsetC: sent.gardenOffsetC }, spots.get(bedId), protection)),
   };
 }
 

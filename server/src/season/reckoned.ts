@@ -2,7 +2,7 @@ import type { Planting, PlantingInput } from '@unity-acre/contract/season';
 import type { Day } from '@unity-acre/core/calendar';
 import { type Catalogue, type Crop, varietyOf } from '@unity-acre/core/crops';
 import { type EntryKind, happenedOf } from '@unity-acre/core/log';
-import { almanacOf, type Climate } from '@unity-acre/core/place';
+import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
 import {
   type Amounts,
   amounts,
@@ -134,8 +134,8 @@ class Reckoner {
     const bed = this.#beds.get(row.bedId);
     const logged = this.logged.get(row.id) ?? [];
     return JSON.stringify([
-      [row.version, season, bed?.version, this.garden.version, this.garden.recordId],
-      identityOf(this.catalogue),
+      [row.version, season, bed?.version, this.garden.version],
+      [identityOf(this.catalogue), identityOf(this.climate)],
       after,
       logged.map(({ kind, on }) => `${kind} ${on}`),
     ]);
@@ -158,9 +158,9 @@ class Reckoner {
   #reckon(row: PlantingEntity, season: number, after: Stage | null): Reckoned | null {
     const plan = planOf(this.catalogue, row, after);
     if (!plan) return null;
-    const { rules, offsetC } = this.garden;
+    const { rules } = this.garden;
     const bed = this.#beds.get(row.bedId);
-    const almanac = almanacOf(this.climate, offsetC + (bed?.offsetC ?? 0), row.protection);
+    const almanac = almanacOf(this.climate, spotIn(this.garden, bed, row.protection));
     const shown = plan.crop.perennial ? Math.max(season, row.year) : row.year;
     const planned = milestones(plan, almanac, rules, [], shown);
     if (!planned) return null;
@@ -193,17 +193,19 @@ class Reckoner {
 
 /**
  * Reckons plantings from what the garden is and what was logged. What the catalogue cannot place is left out.
+ * @param today the day it is in the garden: this year's weather is known up to it
  * @param season the season year shown; it matters to what stands for years
  */
 export async function reckon(
   manager: EntityManager,
   garden: GardenEntity,
   rows: readonly PlantingEntity[],
+  today: Day,
   season?: number,
 ): Promise<Reckoned[]> {
   if (rows.length === 0) return [];
   const catalogue = await catalogueOf(manager, garden.id);
-  const climate = await climateOf(manager, garden);
+  const climate = await climateOf(manager, garden, today);
   const all = await withAwaited(manager, garden.id, rows);
   await breathe();
   const grounds = await manager.findBy(beds, { gardenId: garden.id });
@@ -223,6 +225,7 @@ export async function reckonYear(
   manager: EntityManager,
   garden: GardenEntity,
   year: number,
+  today: Day,
 ): Promise<Reckoned[]> {
   const gardenId = garden.id;
   const ofYear = [
@@ -230,7 +233,7 @@ export async function reckonYear(
     ...(await findInPieces(manager, plantings, { gardenId, year: year - 1, turn: 'overwinter' })),
   ];
   await breathe();
-  return reckon(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], year);
+  return reckon(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], today, year);
 }
 
 /** Perennials of years before that have not been cleared. */

@@ -1,7 +1,8 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
+import type { Day } from '@unity-acre/core/calendar';
 import type { Catalogue } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
-import { almanacOf, type Climate } from '@unity-acre/core/place';
+import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
 import { allowsMethod, amounts, hasTurn, mayBegin } from '@unity-acre/core/season';
 import { lengthText } from '@unity-acre/core/units';
 import { type EntityManager, In } from 'typeorm';
@@ -13,7 +14,7 @@ import { invalid, Refusal } from '../http/refusal.ts';
 import { standing } from '../http/standing.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
-import { climateOf } from '../place/index.ts';
+import { climateOf, todayIn } from '../place/index.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
 import { planRoutes } from './planRoutes.ts';
@@ -24,6 +25,7 @@ import { wishRoutes } from './wishes.ts';
 interface Known {
   catalogue: Catalogue;
   climate: Climate;
+  today: Day;
   ground: ReadonlyMap<string, BedEntity>;
 }
 
@@ -31,13 +33,15 @@ async function knownFor(
   manager: EntityManager,
   garden: GardenEntity,
   plantingsInHand: readonly PlantingInput[],
+  today: Day,
 ): Promise<Known> {
   const gardenId = garden.id;
   const bedIds = [...new Set(plantingsInHand.map(({ bedId }) => bedId))];
   const rows = await manager.findBy(beds, { gardenId, id: In(bedIds) });
   return {
     catalogue: await catalogueOf(manager, gardenId),
-    climate: await climateOf(manager, garden),
+    climate: await climateOf(manager, garden, today),
+    today,
     ground: new Map(rows.map((bed) => [bed.id, bed])),
   };
 }
@@ -48,7 +52,7 @@ async function check(
   garden: GardenEntity,
   id: string,
   planting: PlantingInput,
-  { catalogue, climate, ground }: Known,
+  { catalogue, climate, today, ground }: Known,
 ): Promise<void> {
   const crop = catalogue.crop(planting.cropId);
   if (!crop) throw invalid('cropId', 'unknownCrop');
@@ -59,7 +63,7 @@ async function check(
   if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
   const bed = ground.get(planting.bedId);
   if (!bed) throw invalid('bedId', 'unknownBed');
-  const almanac = almanacOf(climate, garden.offsetC + bed.offsetC, planting.protection);
+  const almanac = almanacOf(climate, spotIn(garden, bed, planting.protection));
   if (planting.startOn !== null && !mayBegin(plan, almanac, garden.rules, planting.startOn))
     throw invalid('startOn', `outsideSeason:${planting.year}`);
   const { across, along } = workedOutline(bed);
@@ -76,7 +80,7 @@ async function check(
     }
     if (other.betweenId !== null) throw invalid('betweenId', 'betweenBetween');
   }
-  await checkStage(manager, garden, id, planting);
+  await checkStage(manager, garden, id, planting, today);
 }
 
 /** A planting may wait for another of the garden that comes up, and not in a round for itself. */
@@ -85,6 +89,7 @@ async function checkStage(
   garden: GardenEntity,
   id: string,
   { afterId, afterDays }: PlantingInput,
+  today: Day,
 ): Promise<void> {
   if (afterId === null) return;
   if (afterDays === null) throw invalid('afterDays', 'required');
@@ -94,7 +99,7 @@ async function checkStage(
     const row: PlantingEntity | null = await manager.findOneBy(plantings, { id: next, gardenId: garden.id });
     if (!row) throw invalid('afterId', 'unknownPlanting');
     if (depth === 0) {
-      const [awaited] = await reckon(manager, garden, [row]);
+      const [awaited] = await reckon(manager, garden, [row], today);
       if (!awaited?.steps.some(({ kind }) => kind === 'emerge')) throw invalid('afterId', 'noStage');
     }
     next = row.afterId;
@@ -134,29 +139,32 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
   plantings: standing('plantings', {
     rooms: SEASON_ROOMS,
     gather: async ({ store, member, query }) => ({
-      all: await reckonYear(store.manager, member.garden, query.year),
+      all: await reckonYear(store.manager, member.garden, query.year, todayIn(member.garden, store.clock)),
       hasReasons: query.reasons === 'yes',
     }),
     finish: ({ all, hasReasons }) => plantingViews(all, hasReasons),
   }),
 
-  savePlanting: async ({ member, params, body, ifMatch, change, store }) =>
-    change('planting.saved', await cropName(store.manager, params.gardenId, body.cropId), async (writing) => {
-      const known = await knownFor(writing.manager, member.garden, [body]);
-      await check(writing.manager, member.garden, params.id, body, known);
+  savePlanting: async ({ member: { garden }, params, body, ifMatch, change, store }) =>
+    change('planting.saved', await cropName(store.manager, garden.id, body.cropId), async (writing) => {
+      const { manager } = writing;
+      const today = todayIn(garden, store.clock);
+      const known = await knownFor(manager, garden, [body], today);
+      await check(manager, garden, params.id, body, known);
       const row = await writing.put(plantings, params.id, body, ifMatch);
-      return plantingView((await reckon(writing.manager, member.garden, [row]))[0]!);
+      return plantingView((await reckon(manager, garden, [row], today))[0]!);
     }),
 
   savePlantings: async ({ member: { garden }, body, change, store }) => {
     const first = body.plantings[0];
+    const today = todayIn(garden, store.clock);
     return change(
       'plantings.saved',
       first ? await cropName(store.manager, garden.id, first.cropId) : '',
       async (writing) => {
         // What gives way goes first, so that its ground is free.
         for (const { id, version } of body.remove) await removeWithMarks(writing, garden.id, id, version);
-        const known = await knownFor(writing.manager, garden, body.plantings);
+        const known = await knownFor(writing.manager, garden, body.plantings, today);
         // Those that wait for others of the same write come after them.
         const rows: PlantingEntity[] = [];
         const isTogether = body.plantings.every(
@@ -176,7 +184,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
             )),
           );
         }
-        return (await reckon(writing.manager, garden, rows)).map(plantingView);
+        return (await reckon(writing.manager, garden, rows, today)).map(plantingView);
       },
     );
   },

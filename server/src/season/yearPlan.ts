@@ -83,16 +83,16 @@ export async function yearPlanOf(
     .getRawMany();
   await breathe();
   const { latitude, ground, rules, offsetC } = garden;
-  const now = await reckonYear(manager, garden, year);
+  const now = await reckonYear(manager, garden, year, today);
   await breathe();
-  const after = await reckonYear(manager, garden, year + 1);
+  const after = await reckonYear(manager, garden, year + 1, today);
   await breathe();
   const here = new Set(now.map(({ row }) => row.id));
   const perennial = new Set(now.filter(({ season }) => season !== null).map(({ row }) => row.id));
   return {
     year,
     own: (await manager.findBy(ownCrops, { gardenId })).map(({ cropId, patch }) => ({ cropId, patch })),
-    climate: await climateOf(manager, garden),
+    climate: await climateOf(manager, garden, today),
     gardenOffsetC: offsetC,
     beds: (await manager.findBy(beds, { gardenId }))
       .filter((bed) => groundArea(bed) > 0)

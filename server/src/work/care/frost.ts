@@ -9,7 +9,7 @@ import { breathe } from '../../heavy/breathe.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { byName } from '../../http/order.ts';
 import { invalid } from '../../http/refusal.ts';
-import { climateOf, todayIn } from '../../place/index.ts';
+import { todayIn, usualClimateOf } from '../../place/index.ts';
 import { reckonYear } from '../../season/index.ts';
 import { asCalled, type SessionEntity, sessions } from '../entity.ts';
 import { sessionViews } from '../sessions/sessionViews.ts';
@@ -18,9 +18,9 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
   frostWatch: async ({ store, member: { garden }, query }) => {
     const { manager } = store;
     const today = todayIn(garden, store.clock);
-    const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
+    const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
-    const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today));
+    const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today), today);
     await breathe();
     const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });

@@ -21,7 +21,7 @@ import { findInPieces } from '../../database/pieces.ts';
 import { beds, landmarks, tenures } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import type { GardenEntity } from '../../place/entity.ts';
-import { climateOf } from '../../place/index.ts';
+import { usualClimateOf } from '../../place/index.ts';
 import { reckonYear } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from '../entity.ts';
@@ -102,8 +102,10 @@ export async function rotaGround(
   const given = new Given(all, coming);
   await breathe();
   const reckoned = [
-    ...(await reckonYear(manager, garden, year)),
-    ...(seasonYearOf(garden.latitude, until) > year ? await reckonYear(manager, garden, year + 1) : []),
+    ...(await reckonYear(manager, garden, year, today)),
+    ...(seasonYearOf(garden.latitude, until) > year
+      ? await reckonYear(manager, garden, year + 1, today)
+      : []),
   ];
   const turns = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
   const tasks = await taskViews(manager, garden, reckoned, turns, today);
@@ -294,7 +296,7 @@ async function poorDays(
   today: Day,
   list: readonly RotaSession[],
 ): Promise<Record<'any' | 'dry' | 'overcast', Day[]>> {
-  const forecast = stationForecast(await climateOf(manager, garden), garden.id, today);
+  const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
   const rainy = new Set(forecast.filter(({ chance }) => chance >= RAIN).map(({ on }) => on));
   const known = addDays(today, FORECAST_DAYS);
   const early = list.filter(({ from, on }) => from < LATE && on <= known && !rainy.has(on));

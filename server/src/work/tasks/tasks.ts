@@ -97,7 +97,7 @@ export async function oneTask(
   const views = await taskViews(
     manager,
     garden,
-    row ? await reckon(manager, garden, [row], parts.season ?? undefined) : [],
+    row ? await reckon(manager, garden, [row], today, parts.season ?? undefined) : [],
     turn ? await roundTasks(manager, garden.id, turn.on, turn.on) : [],
     today,
   );
@@ -113,7 +113,7 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
       taskViews(
         store.manager,
         garden,
-        await reckonYear(store.manager, garden, query.year),
+        await reckonYear(store.manager, garden, query.year, todayIn(garden, store.clock)),
         await turnsOfYear(store.manager, garden, query.year),
         todayIn(garden, store.clock),
       ),
