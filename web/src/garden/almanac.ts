@@ -1,11 +1,14 @@
-import { type Almanac, almanacOf, type Protection } from '@unity-acre/core/place';
+import { type Almanac, almanacOf, type Protection, spotIn } from '@unity-acre/core/place';
 import { useHere } from './here.ts';
 
 /**
- * The almanac of the garden, or of a spot in it.
- * @param offsetC how much warmer the spot is than the garden, °C  @param protection what stands over a planting there
+ * The almanac of the garden in its usual year, or of a bed in it.
+ * @param protection what stands over a planting there
  */
-export function useAlmanac(offsetC = 0, protection: Protection = 'none'): Almanac {
+export function useAlmanac(
+  bed: { id: string; offsetC: number } | null = null,
+  protection: Protection = 'none',
+): Almanac {
   const { garden } = useHere();
-  return almanacOf(garden.climate, garden.offsetC + offsetC, protection);
+  return almanacOf(garden.climate, spotIn(garden, bed, protection));
 }

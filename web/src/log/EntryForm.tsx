@@ -1,6 +1,6 @@
 import { type Entry, type EntryInput, entryInput } from '@unity-acre/contract/log';
-import { destinations, entryKinds, entryRow, type LineReading } from '@unity-acre/core/log';
-import type { AmountUnit } from '@unity-acre/core/units';
+import { destinations, type EntryRow, entryKinds, entryRow, type LineReading } from '@unity-acre/core/log';
+import { type AmountUnit, isTemperatureUnit, type UnitSystem } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -29,6 +29,21 @@ interface Values {
 const weightUnits = ['lb', 'oz', 'kg', 'g'] as const;
 const countUnits = ['piece', 'bunch', 'head'] as const;
 const lengthUnits = ['ft', 'm'] as const;
+
+/** The units in which an amount of a kind of entry is given. */
+const unitsOf: Record<EntryRow['amountIs'], readonly AmountUnit[]> = {
+  taken: [...weightUnits, ...countUnits],
+  used: [...weightUnits, ...countUnits, ...lengthUnits],
+  temperature: ['degF', 'degC'],
+};
+/** What is read in the soil of a bed is of no crop. */
+const isOfSoil = (kind: EntryInput['kind']) => entryRow(kind).amountIs === 'temperature';
+/** The unit that a garden gives it in first, by its own system. */
+const firstUnit = (kind: EntryInput['kind'], units: UnitSystem): AmountUnit => {
+  const isImperial = units === 'imperial';
+  if (isOfSoil(kind)) return isImperial ? 'degF' : 'degC';
+  return isImperial ? 'lb' : 'kg';
+};
 
 type Start = Pick<
   LineReading,
@@ -68,8 +83,8 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     bedId: row.bedId ?? '',
     plantingId: row.plantingId ?? '',
     amount: row.amount ? numberIn(language, row.amount.value, { decimals: 4, grouped: false }) : '',
-    unit: row.amount?.unit ?? (garden.units === 'imperial' ? 'lb' : 'kg'),
-    destination: row.destination ?? (entryRow(row.kind).isTaken ? 'household' : ''),
+    unit: row.amount?.unit ?? firstUnit(row.kind, garden.units),
+    destination: row.destination ?? (entryRow(row.kind).amountIs === 'taken' ? 'household' : ''),
     note: row.note,
   });
   const form = useBodyForm<Values, EntryInput>({
@@ -81,14 +96,15 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     toBody: (values, read) => ({
       kind: values.kind,
       on: values.on,
-      plantingId: values.plantingId || null,
+      plantingId: (!isOfSoil(values.kind) && values.plantingId) || null,
       bedId: values.bedId || null,
-      cropId: values.cropId || null,
+      cropId: (!isOfSoil(values.kind) && values.cropId) || null,
       amount:
         values.amount.trim() === ''
           ? null
           : { value: read.number('amount', values.amount), unit: values.unit },
-      destination: entryRow(values.kind).isTaken && values.destination ? values.destination : null,
+      destination:
+        entryRow(values.kind).amountIs === 'taken' && values.destination ? values.destination : null,
       note: values.note,
     }),
     send: async (body, ifMatch) => {
@@ -104,16 +120,23 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         (values.bedId === '' || planting.bedId === values.bedId)),
   );
   const bedName = (bedId: string) => beds.data?.find((bed) => bed.id === bedId)?.name ?? '';
-  const units = [...weightUnits, ...countUnits, ...(entryRow(values.kind).isTaken ? [] : lengthUnits)];
-  const shownUnits = (units as AmountUnit[]).includes(values.unit) ? units : [...units, values.unit];
+  const units = unitsOf[entryRow(values.kind).amountIs];
+  const isDegrees = isOfSoil(values.kind);
+  const shownUnits = units.includes(values.unit) || isDegrees ? units : [...units, values.unit];
+  const kind = form.control('kind');
   return (
     <Form of={form} className="flex flex-col gap-3">
-      <div className="grid grid-cols-2 gap-3 md:grid-cols-4 xl:grid-cols-[repeat(4,minmax(0,1fr))_minmax(0,1.4fr)]">
+      <div className="grid grid-cols-2 gap-3 md:grid-cols-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)_repeat(2,minmax(0,1fr))_minmax(0,1.25fr)]">
         <Field label={t('log:kindLabel')} name="kind">
           {(props) => (
             <Select
               {...props}
-              {...form.control('kind')}
+              {...kind}
+              onChange={(next) => {
+                kind.onChange(next);
+                if (isTemperatureUnit(values.unit) !== isOfSoil(next))
+                  form.setValue('unit', firstUnit(next, garden.units));
+              }}
               options={entryKinds.map((kind) => ({ value: kind, label: t(`log:kind.${kind}`) }))}
             />
           )}
@@ -121,37 +144,41 @@ export function EntryForm({ start, entry, onSaved }: Props) {
         <Field label={t('log:on')} name="on">
           {(props) => <DateField {...props} {...form.control('on')} />}
         </Field>
-        <Field label={t('log:crop')} name="cropId">
-          {(props) => <CropSelect {...props} {...form.control('cropId')} none="–" />}
-        </Field>
+        {!isDegrees && (
+          <Field label={t('log:crop')} name="cropId">
+            {(props) => <CropSelect {...props} {...form.control('cropId')} none="–" />}
+          </Field>
+        )}
         <Field label={t('log:bed')} name="bedId">
           {(props) => <BedSelect {...props} {...form.control('bedId')} none="–" />}
         </Field>
-        <div className="col-span-2 md:col-span-4 xl:col-span-1">
-          <Field
-            label={t('log:planting')}
-            hint={
-              fitting.length === 0 && values.kind !== 'observation' && values.kind !== 'harvest'
-                ? t('log:noPlanting')
-                : undefined
-            }
-            name="plantingId"
-          >
-            {(props) => (
-              <Select
-                {...props}
-                {...form.control('plantingId')}
-                options={[
-                  { value: '', label: '–' },
-                  ...fitting.map((planting) => ({
-                    value: planting.id,
-                    label: `${names.crop(planting.cropId)}, ${bedName(planting.bedId)}, ${dates.bare(planting.steps[0]!.on)}`,
-                  })),
-                ]}
-              />
-            )}
-          </Field>
-        </div>
+        {!isDegrees && (
+          <div className="col-span-2 md:col-span-4 xl:col-span-1">
+            <Field
+              label={t('log:planting')}
+              hint={
+                fitting.length === 0 && entryRow(values.kind).needs.some((field) => field === 'plantingId')
+                  ? t('log:noPlanting')
+                  : undefined
+              }
+              name="plantingId"
+            >
+              {(props) => (
+                <Select
+                  {...props}
+                  {...form.control('plantingId')}
+                  options={[
+                    { value: '', label: '–' },
+                    ...fitting.map((planting) => ({
+                      value: planting.id,
+                      label: `${names.crop(planting.cropId)}, ${bedName(planting.bedId)}, ${dates.bare(planting.steps[0]!.on)}`,
+                    })),
+                  ]}
+                />
+              )}
+            </Field>
+          </div>
+        )}
         <Field label={t('log:amount')} name="amount">
           {(props) => (
             <input
@@ -172,7 +199,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
             />
           )}
         </Field>
-        {entryRow(values.kind).isTaken && (
+        {entryRow(values.kind).amountIs === 'taken' && (
           <Field label={t('log:destinationLabel')} name="destination">
             {(props) => (
               <Select

@@ -16,11 +16,12 @@ export function useLineContext(): LineContext | null {
       isSettled
         ? {
             today: garden.today,
+            units: garden.units,
             crops: catalogue.crops,
             beds: beds.data ?? [],
             plantings: (plantings.data ?? []).filter((planting) => !planting.steps.at(-1)!.done),
           }
         : null,
-    [garden.today, catalogue, beds.data, plantings.data, isSettled],
+    [garden.today, garden.units, catalogue, beds.data, plantings.data, isSettled],
   );
 }

@@ -1,6 +1,7 @@
+import { addDays } from '@unity-acre/core/calendar';
 import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops';
 import { entryKinds } from '@unity-acre/core/log';
-import { almanacOf, climateOfFrosts, climateOfNormals, skipReasons } from '@unity-acre/core/place';
+import { almanacOf, climateOfFrosts, climateOfNormals, skipReasons, yearSoFar } from '@unity-acre/core/place';
 import {
   defaultRules,
   findingCodes,
@@ -87,6 +88,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       'mean',
       'wanted',
       'onion',
+      'by',
     ];
     const cold = { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' };
     const mild = { latitude: 33, longitude: -112, lastFrost: '02-05', firstFrost: '12-10' };
@@ -104,6 +106,13 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       climateOfNormals({ ...mild, lastFrost: null, firstFrost: null }, normals([33, 30], [26, 23])),
       climateOfNormals({ ...cold, latitude: 56 }, normals([18, 7], [10, 1])),
     ];
+    // A spring that was measured up to the end of April, warmer than usual.
+    const measured = Array.from({ length: 119 }, (_, n) => ({
+      on: addDays('2026-01-01', n),
+      low: 6,
+      high: 16,
+    }));
+    climates.push({ ...climateOfFrosts(cold), thisYear: yearSoFar(cold.latitude, '2026-04-30', measured) });
     const met = new Set<string>();
     for (const climate of climates) {
       const almanac = almanacOf(climate);

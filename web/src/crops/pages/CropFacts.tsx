@@ -1,4 +1,5 @@
 import { type Crop, daysToEmergence } from '@unity-acre/core/crops';
+import { soilOn } from '@unity-acre/core/place';
 import { sowingDepth } from '@unity-acre/core/season';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -31,8 +32,7 @@ export function CropFacts({ crop }: { crop: Crop }) {
   const range = (a: string, b: string) => (a === b ? a : `${a} – ${b}`);
   const weeks = (days: number) => number(Math.round((days / 7) * 2) / 2, 1);
   const depth = sowingDepth(crop, garden.rules.depth);
-  const place = almanac.placeOf(almanac.seasonYear(garden.today), garden.today);
-  const soilNow = almanac.soil(50)[Math.min(364, place)]!;
+  const soilNow = soilOn(almanac, garden.today);
   const upNow = daysToEmergence(crop, soilNow);
   return (
     <>

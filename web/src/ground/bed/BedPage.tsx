@@ -21,6 +21,7 @@ import { EntryList } from '../../log/EntryList.tsx';
 import { PlantingRow } from '../../season/explain/index.ts';
 import { Plan, useGrowing } from '../plan/index.ts';
 import { BedSheet } from './BedSheet.tsx';
+import { SoilNow } from './SoilNow.tsx';
 import { TenureForm } from './TenureForm.tsx';
 import { YearBefore } from './YearBefore.tsx';
 
@@ -126,6 +127,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
               </div>
             ))}
           </dl>
+          {role !== 'receiver' && <SoilNow bed={bed} />}
           <section className="furrow">
             <h2>{t('held', { year })}</h2>
             {coordinates ? (
@@ -164,7 +166,7 @@ function Plantings({ bed, year, onlyWithSome = false }: { bed: Bed; year: number
             <PlantingRow
               key={planting.id}
               planting={planting}
-              offsetC={bed.offsetC}
+              bed={bed}
               awaited={list.find((one) => one.id === planting.afterId) ?? null}
             />
           ));

@@ -8,6 +8,7 @@ import { FrostTable, NightTable, WarmthTable } from './FrostTable.tsx';
 import { NightChart } from './NightChart.tsx';
 import { NormalsForm } from './NormalsForm.tsx';
 import { StationImport } from './StationImport.tsx';
+import { WarmthChart } from './WarmthChart.tsx';
 
 /** What the garden's dates rest on: a station's days, monthly means, or two dates; and what they come to. */
 export default function ClimatePage() {
@@ -30,6 +31,7 @@ export default function ClimatePage() {
           </section>
           <section className="furrow">
             <h2>{t('climate:warmth.title')}</h2>
+            <WarmthChart />
             <WarmthTable />
           </section>
         </div>

@@ -1,4 +1,5 @@
 import {
+  AHEAD_BASE_C,
   expectedWarmth,
   firstFreezeDay,
   freezeRisk,
@@ -10,6 +11,7 @@ import {
 import { useTranslation } from 'react-i18next';
 import { seasonYearOf, useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { degreeDaysShown } from './degreeDays.ts';
 import { freezes } from './FrostChart.tsx';
 
 const shares = [0.9, 0.5, 0.1] as const;
@@ -103,11 +105,10 @@ export function WarmthTable() {
   const year = seasonYearOf(garden, garden.today);
   const today = Math.max(0, Math.min(YEAR, almanac.placeOf(year, garden.today)));
   const frost = Math.round(placeForEarlier(almanac.firstFreeze(0), 0.5) ?? YEAR);
-  // Degree days of °F are 1.8 times those of °C.
-  const shown = (sum: number) => number(system === 'imperial' ? sum * 1.8 : sum, 0);
+  const shown = (sum: number) => number(degreeDaysShown(sum, system), 0);
   return (
     <dl className="mt-2 grid max-w-xl gap-x-6 sm:grid-cols-[auto_1fr]">
-      {[4.4, 10].map((base) => {
+      {[AHEAD_BASE_C, 10].map((base) => {
         const sums = expectedWarmth(almanac, base);
         return (
           <div key={base} className="contents">

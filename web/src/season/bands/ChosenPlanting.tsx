@@ -2,7 +2,7 @@ import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { daysBetween } from '@unity-acre/core/calendar';
 import { varietyOf } from '@unity-acre/core/crops';
-import { almanacOf } from '@unity-acre/core/place';
+import { almanacOf, spotIn } from '@unity-acre/core/place';
 import { startOf, succession } from '@unity-acre/core/season';
 import { Pin, PinOff, X } from 'lucide-react';
 import { useState } from 'react';
@@ -81,7 +81,7 @@ export function ChosenPlanting({ planting, beds, onMove, onClose }: Props) {
         <OutsideNote
           crop={crop}
           steps={planting.steps}
-          almanac={almanacOf(garden.climate, garden.offsetC + bed.offsetC, planting.protection)}
+          almanac={almanacOf(garden.climate, spotIn(garden, bed, planting.protection))}
           year={planting.year}
           onStart={
             coordinates && fixed === null ? (on) => start && move(daysBetween(start.on, on)) : undefined
@@ -186,7 +186,7 @@ function MakeSeries({
   if (!crop || !variety || !start) return null;
   const make = () => {
     const { method, turn, year } = planting;
-    const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, planting.protection);
+    const almanac = almanacOf(garden.climate, spotIn(garden, bed, planting.protection));
     const plan = { crop, variety, method, turn, year, startOn: start.on };
     const series = succession(plan, almanac, garden.rules, start.on, 'harvest', every, 3) ?? [];
     const more = series.slice(1).filter(({ inWindow }) => inWindow);

@@ -4,7 +4,7 @@ import type { Planting } from '@unity-acre/contract/season';
 import { addDays } from '@unity-acre/core/calendar';
 import { type Catalogue, varietyOf } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
-import { almanacOf } from '@unity-acre/core/place';
+import { almanacOf, spotIn } from '@unity-acre/core/place';
 import { milestones, startOf } from '@unity-acre/core/season';
 import type { Moving } from './hand.ts';
 
@@ -25,7 +25,7 @@ export function movedBy(
   if (!crop || !variety || !start) return null;
   const startOn = addDays(start.on, days);
   const { method, turn, year } = planting;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, planting.protection);
+  const almanac = almanacOf(garden.climate, spotIn(garden, bed, planting.protection));
   const steps = milestones({ crop, variety, method, turn, year, startOn }, almanac, garden.rules);
   const window = steps && startOf(steps)?.window;
   if (!steps || !window) return null;

@@ -4,7 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useDates } from '../../kit/dates.ts';
 
 /** By how much a step moved, in words. */
-export function useMoveWords(): (move: Move) => string {
+export function useMoveWords(): (move: Pick<Move, 'days'>) => string {
   const { t } = useTranslation('season');
   return ({ days }) => t(days > 0 ? 'later' : 'earlier', { count: Math.abs(days) });
 }

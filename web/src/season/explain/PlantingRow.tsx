@@ -1,5 +1,5 @@
 import type { Planting } from '@unity-acre/contract/season';
-import { almanacOf } from '@unity-acre/core/place';
+import { almanacOf, spotIn } from '@unity-acre/core/place';
 import { inGroundOf } from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -20,11 +20,11 @@ import { StepsChart } from './StepsChart.tsx';
 /** One planting of a bed: its steps, what moved, and why. */
 export function PlantingRow({
   planting,
-  offsetC,
+  bed,
   awaited,
 }: {
   planting: Planting;
-  offsetC: number;
+  bed: { id: string; offsetC: number };
   /** the planting whose stage this one waits for */
   awaited: Planting | null;
 }) {
@@ -82,7 +82,7 @@ export function PlantingRow({
         <OutsideNote
           crop={crop}
           steps={planting.steps}
-          almanac={almanacOf(garden.climate, garden.offsetC + offsetC, planting.protection)}
+          almanac={almanacOf(garden.climate, spotIn(garden, bed, planting.protection))}
           year={planting.year}
         />
       )}
@@ -92,7 +92,7 @@ export function PlantingRow({
         </p>
       )}
       {awaited && !inGroundOf(planting.steps)?.done && <Awaited planting={planting} awaited={awaited} />}
-      <StepsChart steps={planting.steps} offsetC={offsetC} />
+      <StepsChart steps={planting.steps} bed={bed} />
       <HardeningList steps={planting.steps} />
       <Moves moved={planting.moved} />
       {why && <Reasons steps={planting.steps} />}

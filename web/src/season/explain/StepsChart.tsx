@@ -21,13 +21,15 @@ const STEADY_C = 10;
 /** Longer spans are drawn by their first year; what comes years later has its date in words. */
 const LONGEST_DAYS = 480;
 
+type Spot = { id: string; offsetC: number };
+
 /** The steps of a planting as ranges along the year, with frost and nights above them. */
-export function StepsChart({ steps, offsetC = 0 }: { steps: Milestone[]; offsetC?: number }) {
+export function StepsChart({ steps, bed }: { steps: Milestone[]; bed: Spot }) {
   const { t } = useTranslation('season');
   const { garden } = useHere();
   const { temperature } = useMeasure();
   const dates = useDates();
-  const almanac = useAlmanac(offsetC);
+  const almanac = useAlmanac(bed);
   const first = addDays(
     steps.reduce((day, step) => earlierOf(day, step.window.earliest), steps[0]!.on),
     -10,

@@ -4,6 +4,7 @@ import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../crops/names.ts';
 import { useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { useMoveWords } from './Moves.tsx';
 
 /** Puts a reason of the core into words: its parameters become dates, temperatures and names. */
 export function useReasonWords(): (reason: Reason) => string {
@@ -18,6 +19,7 @@ export function useReasonWords(): (reason: Reason) => string {
     const of = Math.round(1 / (1 - share));
     return t('yearsOf.most', { n: of - 1, of });
   };
+  const moved = useMoveWords();
   return (reason) => {
     const words: Record<string, string | number> = {};
     for (const [name, value] of Object.entries(reason)) {
@@ -35,6 +37,7 @@ export function useReasonWords(): (reason: Reason) => string {
       words.mean = temperature(reason.meanC);
       words.wanted = temperature(reason.wantedC);
     }
+    if (reason.code === 'thisYear') words.by = moved(reason);
     if (reason.code === 'wrongDayLength') words.onion = t(`reasons:onions.${reason.kind}`);
     return t(`reasons:${reason.code}` as 'reasons:chosen', words);
   };

@@ -32,7 +32,7 @@ export function PlanPreview({
   const { garden } = useHere();
   const { number, length, area, depth: depthOf } = useMeasure();
   const catalogue = useCatalogue();
-  const almanac = useAlmanac(bed.offsetC, values.protection);
+  const almanac = useAlmanac(bed, values.protection);
   const typed = planAsTyped(values, bed, catalogue, bare);
   if (!typed) return <Bare title={t('incomplete')} />;
   const { plan, width } = typed;
@@ -54,7 +54,7 @@ export function PlanPreview({
       <section className="furrow">
         <h2>{t('when')}</h2>
         <OutsideNote crop={crop} steps={steps} almanac={almanac} year={plan.year} onStart={onStart} />
-        <StepsChart steps={steps} offsetC={bed.offsetC} />
+        <StepsChart steps={steps} bed={bed} />
         <h3 className="mt-3">{t('why')}</h3>
         <Reasons steps={steps} />
       </section>

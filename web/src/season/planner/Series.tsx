@@ -22,7 +22,7 @@ export function Series({ bed, values, bare }: { bed: Bed; values: PlanValues; ba
   const names = useCropNames();
   const { length } = useMeasure();
   const catalogue = useCatalogue();
-  const almanac = useAlmanac(bed.offsetC, values.protection);
+  const almanac = useAlmanac(bed, values.protection);
   const [by, setBy] = useState<SuccessionBy>('harvest');
   const [every, setEvery] = useState('14');
   const [count, setCount] = useState('3');

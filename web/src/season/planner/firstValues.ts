@@ -2,7 +2,7 @@ import type { Bed } from '@unity-acre/contract/ground';
 import type { Garden } from '@unity-acre/contract/place';
 import { isDay } from '@unity-acre/core/calendar';
 import { type Catalogue, type Crop, type Turn, varietyOf } from '@unity-acre/core/crops';
-import { almanacOf } from '@unity-acre/core/place';
+import { almanacOf, spotIn } from '@unity-acre/core/place';
 import { ownTurns, seasonToPlan } from '@unity-acre/core/season';
 import type { PlanValues } from './Planner.tsx';
 
@@ -16,7 +16,7 @@ export function seasonWanted(
   garden: Garden,
 ): string {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, protection);
+  const almanac = almanacOf(garden.climate, spotIn(garden, bed, protection));
   return String(seasonToPlan({ crop, variety, method, turn }, almanac, garden.rules, garden.today));
 }
 
@@ -28,7 +28,7 @@ export function turnsOffered(
   garden: Garden,
 ): readonly Turn[] {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
-  const almanac = almanacOf(garden.climate, garden.offsetC + bed.offsetC, protection);
+  const almanac = almanacOf(garden.climate, spotIn(garden, bed, protection));
   return ownTurns({ crop, variety, method, year: almanac.seasonYear(garden.today) }, almanac, garden.rules);
 }
 

@@ -55,7 +55,7 @@ function Open({ beds, plantings }: { beds: Bed[]; plantings: Planting[] }) {
   const on = isDay(asked.on) ? asked.on : garden.today;
   const bed = beds.find(({ id }) => id === asked.bed) ?? null;
   const method = methods.find((one) => one === asked.method) ?? null;
-  const almanac = useAlmanac(bed?.offsetC ?? 0);
+  const almanac = useAlmanac(bed ?? null);
   const all = useMemo(
     () => stillSown(catalogue.crops, almanac, garden.rules, on),
     [catalogue, almanac, garden.rules, on],

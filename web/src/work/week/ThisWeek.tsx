@@ -32,12 +32,16 @@ const HarvestTotals = lazy(async () => ({
 /** Chance of frost from which tender plants outdoors are worth a word. */
 const FROST_WORTH_A_WORD = 0.05;
 
+/** How the year stands, by its warmth so far. */
+const aheadKey = (days: number) => (days > 0 ? 'yearAhead' : days < 0 ? 'yearBehind' : 'yearUsual');
+
 /** What must happen, who is coming, what is at risk. */
 export default function ThisWeek() {
   const { t } = useTranslation('work');
   const { garden, role } = useHere();
   const dates = useDates();
   const { number } = useMeasure();
+  const { ahead } = garden;
   const risk = freezeRisk(useAlmanac(), garden.today);
   return (
     <div className="flex flex-col gap-6">
@@ -47,7 +51,8 @@ export default function ThisWeek() {
           {t('daylight', {
             hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
           })}{' '}
-          {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}
+          {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}{' '}
+          {ahead && t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })}
         </p>
       </div>
       {role === 'receiver' ? <ForReceiver /> : <Week />}
