@@ -88,6 +88,8 @@ it('saves crew and ground rules three times, each from the version before', asyn
 
 it('says what cannot be loaded without a connection, keeps what is typed, and loads it once there is one', async () => {
   const { page, hand } = await demo.signedIn();
+  // What it has put by would be there without a connection too, or not, as quickly as it came.
+  await page.setBypassServiceWorker(true);
   await hand.open('/');
   await quiet(page, 500);
   await page.setOfflineMode(true);

@@ -62,6 +62,39 @@ describe('what is logged', () => {
   });
 });
 
+describe('this year', () => {
+  it('is said to be ahead or behind, by its degree days', async () => {
+    const { page, hand } = await demo.signedIn();
+    await hand.open('/');
+    await hand.reads('By its warmth the year is 3 days ahead.');
+    await hand.open('/garden/climate');
+    await hand.reads('degree days above 40 °F so far');
+    await hand.reads('the year is 3 days ahead');
+    await page.browserContext().close();
+  });
+
+  it('goes by a thermometer in the soil, typed in as a line, until that is taken back', async () => {
+    const { page, hand, troubles } = await demo.signedIn();
+    await toBed(hand, 'Bed 7');
+    await hand.reads(w.ground.soilNow.reckoned);
+    await hand.follow(w.ground.soilNow.add);
+    await page.waitForFunction(() => document.activeElement?.getAttribute('enterkeyhint') === 'done');
+    await page.keyboard.type('200');
+    await hand.reads(w.log.line.understood);
+    await hand.press(w.log.save);
+    await hand.reads('Garden soil is never that cold or hot.');
+    await hand.write(w.log.amount, '71');
+    await hand.press(w.log.save);
+    await hand.reads(w.log.logged.soilReading);
+    await hand.reads('71 °F at seed depth, by the reading of 71 °F on Wed 20 May');
+    await hand.press(w.kit.undo);
+    await hand.reads(w.kit.undone);
+    await hand.reads(w.ground.soilNow.reckoned);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  });
+});
+
 describe('the planner', () => {
   it('gives its reasons one by one, round and round, or all at once', async () => {
     const { page, hand, troubles } = await demo.signedIn();
