@@ -86,6 +86,13 @@ module.exports = {
       from: { path: '^web/src/', pathNot: '^web/src/garden/' },
       to: { path: '^web/src/garden/', pathNot: '/index[.]ts$' },
     },
+    // Tests look at a file by itself.
+    ...subRooms('core/src').map((room) => ({
+      name: `${room}-has-a-face`,
+      severity: 'error',
+      from: { path: '^core/src/', pathNot: `^${room}/|[.]test[.]ts$|/testing|/regions/` },
+      to: { path: `^${room}/`, pathNot: '/index[.]ts$|[.]json$' },
+    })),
     {
       name: 'core-rooms-meet-at-their-index',
       severity: 'error',

@@ -33,7 +33,8 @@ const beds = Array.from({ length: BEDS - 26 }, (_, i) => ({
   y: 30 + Math.floor(i / 30) * 9,
 }));
 const crops = plainCatalogue.crops.filter(
-  ({ perennial, turns, harvest }) => !perennial && turns.includes('spring') && harvest.style !== 'cover',
+  ({ perennial, croppings, harvest }) =>
+    !perennial && croppings.includes('spring') && harvest.style !== 'cover',
 );
 const plantings = Array.from({ length: PLANTINGS - 200 }, (_, i) => {
   const crop = crops[i % crops.length]!;
@@ -45,7 +46,7 @@ const plantings = Array.from({ length: PLANTINGS - 200 }, (_, i) => {
     varietyId: crop.varieties[0]!.id,
     bedId: beds[i % beds.length]!.id,
     year: 2026,
-    turn: 'spring' as const,
+    cropping: 'spring' as const,
     method: crop.methods[0]!,
     pattern: 'rows' as const,
     width: bed!.width,

@@ -14,8 +14,8 @@ import { sized } from './size.ts';
 const random = seeded(7);
 const pick = <T>(list: readonly T[]): T => list[Math.floor(random() * list.length)]!;
 const crops = plainCatalogue.crops.filter(
-  ({ perennial, harvest, turns }) =>
-    !perennial && harvest.style !== 'cover' && turns.some((turn) => turn !== 'overwinter'),
+  ({ perennial, harvest, croppings }) =>
+    !perennial && harvest.style !== 'cover' && croppings.some((cropping) => cropping !== 'overwinter'),
 );
 const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),

@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks';
 import { plainCatalogue } from '@unity-acre/core/crops';
 import { almanacOf, climateOfRecord } from '@unity-acre/core/place';
-import { defaultRules, milestones, type PlantingPlan } from '@unity-acre/core/season';
+import { computeMilestones, defaultRules, type PlantingPlan } from '@unity-acre/core/season';
 import { record } from '@unity-acre/demo';
 import { isSmall, sized } from './size.ts';
 
@@ -9,12 +9,12 @@ import { isSmall, sized } from './size.ts';
 
 const PLANTINGS = sized(3_000, 60);
 const ROUNDS = sized(7, 1);
-/** The most times a bare pass that the reckoning may take. */
+/** The most times a bare pass that the computation may take. */
 const MOST = 0.3;
 
 const ways = plainCatalogue.crops.flatMap((crop) =>
   crop.varieties.flatMap((variety) =>
-    crop.methods.flatMap((method) => crop.turns.map((turn) => ({ crop, variety, method, turn }))),
+    crop.methods.flatMap((method) => crop.croppings.map((cropping) => ({ crop, variety, method, cropping }))),
   ),
 );
 const plans: PlantingPlan[] = Array.from({ length: PLANTINGS }, (_, i) => ({
@@ -41,7 +41,7 @@ const reduced = timed(() => climateOfRecord(record, 44.5, -88));
 const almanac = almanacOf(climateOfRecord(record, 44.5, -88));
 let kept = 0;
 const reckonAll = () => {
-  for (const plan of plans) kept += milestones(plan, almanac, defaultRules)?.length ?? 0;
+  for (const plan of plans) kept += computeMilestones(plan, almanac, defaultRules)?.length ?? 0;
 };
 const passAll = () => {
   for (let i = 0; i < PLANTINGS; i++) kept += barePass() > 0 ? 0 : 1;
@@ -62,7 +62,7 @@ const [ours, bare] = times[Math.floor(ROUNDS / 2)]!;
 const one = timed(() => {
   for (let i = 0; i < 100; i++)
     kept +=
-      milestones(plans[i % plans.length]!, almanac, defaultRules, [{ kind: 'sow', on: '2026-05-01' }])
+      computeMilestones(plans[i % plans.length]!, almanac, defaultRules, [{ kind: 'sow', on: '2026-05-01' }])
         ?.length ?? 0;
 });
 console.log(`${record.low.length} days reduced once in ${reduced.toFixed(0)} ms`);

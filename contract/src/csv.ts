@@ -1,12 +1,12 @@
 /** What a spreadsheet would take for a formula. Source: OWASP, CSV Injection. */
 const FORMULA = /^[=+\-@\t\r]/;
-/** Digits alone, as of a telephone, or a number: nothing in it can be reckoned out. */
+/** Digits alone, as of a telephone, or a number: nothing in it can be computed out. */
 const NUMBER = /^[+-]?\d[\d ]*([.,]\d+)?$/;
 const PUT_BEFORE = "'";
 
 type Cell = unknown;
 
-/** Text that no spreadsheet reckons out. A number stays one, below zero too. */
+/** Text that no spreadsheet computes out. A number stays one, below zero too. */
 const neutral = (text: string): string =>
   FORMULA.test(text) && !NUMBER.test(text) ? PUT_BEFORE + text : text;
 

@@ -1,6 +1,6 @@
 import type { PlantingInput } from '@unity-acre/contract/season';
 
-type Choice = Pick<PlantingInput, 'cropId' | 'varietyId' | 'method' | 'turn'> & {
+type Choice = Pick<PlantingInput, 'cropId' | 'varietyId' | 'method' | 'cropping'> & {
   /** share of the bed's length */
   share: number;
 };
@@ -10,8 +10,8 @@ const choose = (
   varietyId: string,
   method: Choice['method'],
   share = 1,
-  turn: Choice['turn'] = 'spring',
-): Choice => ({ cropId, varietyId, method, turn, share });
+  cropping: Choice['cropping'] = 'spring',
+): Choice => ({ cropId, varietyId, method, cropping, share });
 
 /** What a cooperative or giving bed bears in one season; beds move one place on each year, so families do not return. */
 export const rotation: Choice[][] = [

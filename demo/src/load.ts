@@ -1,7 +1,7 @@
 import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
 import { seeded } from '@unity-acre/core/maths';
 import { gapsIn } from '@unity-acre/core/place';
-import { defaultRules, inGroundOf, milestones } from '@unity-acre/core/season';
+import { computeMilestones, defaultRules, inGroundOf } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { taskId } from '@unity-acre/core/work';
 import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
@@ -276,7 +276,7 @@ function openTasks(plan: readonly Planned[]): string[] {
           entry.kind === 'settingOut' || (entry.kind === 'sowing' && planting.method === 'sowInPlace'),
       );
       const variety = varietyOf(crop, planting.varietyId)!;
-      const steps = milestones({ ...planting, crop, variety }, almanacOfBed(planting.bed))!;
+      const steps = computeMilestones({ ...planting, crop, variety }, almanacOfBed(planting.bed))!;
       const step = inGroundOf(steps)!;
       const due = !happened && step.on >= '2026-05-05' && step.on <= '2026-06-12';
       return due ? [{ id: taskId(planting.id, step.kind as 'setOut' | 'sow'), on: step.on }] : [];

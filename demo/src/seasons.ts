@@ -4,11 +4,11 @@ import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
 import type { Destination, EntryKind } from '@unity-acre/core/log';
 import { almanacOf } from '@unity-acre/core/place';
 import {
+  computeMilestones,
   defaultRules,
   type Happened,
   inGroundOf,
   type MilestoneKind,
-  milestones,
   type PlantingPlan,
 } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
@@ -123,7 +123,7 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
   const happened: Happened[] = [];
   const late = neverUp(planting) ? -5 : Math.round(random() * 9) - 2;
   for (;;) {
-    const steps = milestones(plan, almanac, defaultRules, happened)!;
+    const steps = computeMilestones(plan, almanac, defaultRules, happened)!;
     const step = steps.find(({ kind }) => loggedAs[kind] && !happened.some((fact) => fact.kind === kind));
     if (!step) break;
     if (step.kind === 'emerge' && neverUp(planting)) break;
@@ -133,7 +133,7 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
     happened.push({ kind: step.kind, on });
     planting.entries.push({ kind: loggedAs[step.kind]!, on });
   }
-  const steps = milestones(plan, almanac, defaultRules, happened)!;
+  const steps = computeMilestones(plan, almanac, defaultRules, happened)!;
   if (crop.perennial) logLaterYears(planting, plan, random);
   const out = inGroundOf(steps)!;
   const stuck = steps.some(({ kind, done }) => kind === 'emerge' && !done);
@@ -150,7 +150,7 @@ function logSeason(planting: DemoPlanting, random: () => number): void {
 /** The springs after its first of what stands for years: fed, and picked once it is old enough. */
 function logLaterYears(planting: DemoPlanting, plan: PlantingPlan, random: () => number): void {
   for (let year = planting.year + 1; year <= 2026; year++) {
-    const steps = milestones(plan, almanacOfBed(planting.bed), defaultRules, [], year)!;
+    const steps = computeMilestones(plan, almanacOfBed(planting.bed), defaultRules, [], year)!;
     const [fed, first, last] = (['feed', 'firstPick', 'lastPick'] as const).map(
       (kind) => steps.find((step) => step.kind === kind)?.on,
     );

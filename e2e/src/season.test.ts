@@ -76,7 +76,7 @@ describe('this year', () => {
   it('goes by a thermometer in the soil, typed in as a line, until that is taken back', async () => {
     const { page, hand, troubles } = await demo.signedIn();
     await toBed(hand, 'Bed 7');
-    await hand.reads(w.ground.soilNow.reckoned);
+    await hand.reads(w.ground.soilNow.modelled);
     await hand.follow(w.ground.soilNow.add);
     await page.waitForFunction(() => document.activeElement?.getAttribute('enterkeyhint') === 'done');
     await page.keyboard.type('200');
@@ -89,7 +89,7 @@ describe('this year', () => {
     await hand.reads('71 °F at seed depth, by the reading of 71 °F on Wed 20 May');
     await hand.press(w.kit.undo);
     await hand.reads(w.kit.undone);
-    await hand.reads(w.ground.soilNow.reckoned);
+    await hand.reads(w.ground.soilNow.modelled);
     expect(troubles).toEqual([]);
     await page.browserContext().close();
   });
@@ -127,9 +127,9 @@ describe('the planner', () => {
     await toBed(hand, 'Trial bed');
     await hand.follow(w.ground.plan.planting);
     await hand.choose(w.season.crop, 'Tomato');
-    expect(await hand.offered(w.season.turnLabel)).not.toContain(w.season.turn.overwinter);
+    expect(await hand.offered(w.season.croppingLabel)).not.toContain(w.season.cropping.overwinter);
     await hand.choose(w.season.crop, 'Garlic');
-    await hand.reads(w.season.turn.overwinter);
+    await hand.reads(w.season.cropping.overwinter);
     await hand.reads(w.season.step.mulch);
     expect(troubles).toEqual([]);
     await page.browserContext().close();

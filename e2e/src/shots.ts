@@ -15,7 +15,7 @@ interface Shot {
   size?: Size;
   theme?: string;
   language?: string;
-  /** how long what it shows takes to be reckoned, milliseconds */
+  /** how long what it shows takes to be computed, milliseconds */
   wait?: number;
   /** the bed whose page it is; put for :bed in the path */
   bed?: string;

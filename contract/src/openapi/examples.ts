@@ -23,7 +23,7 @@ export const examples: Partial<Record<RouteName, unknown>> = {
     varietyId: 'snap',
     bedId: '01890a5d-ac96-774b-bcce-b302099a8057',
     year: 2026,
-    turn: 'spring',
+    cropping: 'spring',
     method: 'sowInPlace',
     pattern: 'rows',
     width: 1.2192,

@@ -124,7 +124,7 @@ export const garden = gardenInput.safeExtend({
   ground: groundRules,
   normals: normals.nullable(),
   record: stationRecord.nullable(),
-  /** the climate that dates are reckoned from, reduced from the best that is known */
+  /** the climate that dates are computed from, reduced from the best that is known */
   climate,
   /** how far the season year is ahead of the usual, and the degree days that say so; null where that is not known */
   ahead: z.object({ days: z.number().int(), sum: z.number(), usual: z.number() }).nullable(),

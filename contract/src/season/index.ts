@@ -1,4 +1,4 @@
-import { evidences, families, methods, turns } from '@unity-acre/core/crops';
+import { croppings, evidences, families, methods } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
 import { protections } from '@unity-acre/core/place';
 import {
@@ -21,12 +21,12 @@ export const plantingInput = z.strictObject({
   varietyId: z.string().max(60),
   bedId: id,
   year: z.number().int().min(1990).max(2200),
-  turn: z.enum(turns),
+  cropping: z.enum(croppings),
   method: z.enum(methods),
   pattern: z.enum(patterns),
   width: size,
   length: size,
-  /** the day chosen for the first step; null follows the reckoned best day */
+  /** the day chosen for the first step; null follows the computed best day */
   startOn: day.nullable(),
   /** the planting whose stage this one waits for, such as corn three inches tall */
   afterId: id.nullable(),

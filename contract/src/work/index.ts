@@ -54,7 +54,7 @@ export const roundInput = z
     until: day.nullable(),
     /** days there are for a turn */
     span: z.number().int().min(1).max(60),
-    /** for one practised person; null is reckoned from the ground */
+    /** for one practised person; null is computed from the ground */
     minutes: z.number().int().min(5).max(900).nullable(),
     note: prose(500),
   })
@@ -121,7 +121,7 @@ export const sessionInput = z
     on: day,
     from: clockTime,
     to: clockTime,
-    /** in words; where it names a bed or a landmark, the walk from there is reckoned */
+    /** in words; where it names a bed or a landmark, the walk from there is computed */
     meetAt: words(80),
     leadId: id.nullable(),
     capacity: z.number().int().min(1).max(200),

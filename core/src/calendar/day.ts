@@ -29,7 +29,7 @@ function digitsIn(text: string, from: number, to: number): number {
 
 /**
  * Days since 1 January 1970; plain dates have no time zone, so every day is as long as the next.
- * Counted in integers, since reckoning a garden asks for it hundreds of thousands of times.
+ * Counted in integers, since computation a garden asks for it hundreds of thousands of times.
  * Source: Hinnant, "chrono-Compatible Low-Level Date Algorithms", days_from_civil.
  * @throws RangeError for text that is not a date
  */

@@ -19,7 +19,7 @@ export interface Pledge {
   weeks: { monday: Day; minutes: number }[];
 }
 
-/** Reckons what a person gave from a day to a day against what they promised. Minutes that stand twice count twice. */
+/** Computes what a person gave from a day to a day against what they promised. Minutes that stand twice count twice. */
 export function pledgeOf(
   given: readonly Given[],
   personId: string,

@@ -24,9 +24,9 @@ const cropOf = (id: string) => plainCatalogue.crop(id)!;
 const plain = (text: string) => text.normalize('NFD').replace(/\p{M}/gu, '').toLowerCase();
 
 describe('the catalogue that ships', () => {
-  it('holds what a shared garden grows, of all temperaments and families', () => {
+  it('holds what a shared garden grows, hardy and tender, of all families', () => {
     expect(crops.length).toBeGreaterThanOrEqual(80);
-    expect(new Set(crops.map((crop) => crop.temperament)).size).toBe(3);
+    expect(new Set(crops.map((crop) => crop.hardiness)).size).toBe(3);
     expect(new Set(crops.map((crop) => crop.family))).toEqual(new Set(families));
   });
 

@@ -12,10 +12,10 @@ const columns: readonly [path: string, kind: Kind][] = [
   ['alsoCalled.es', 'texts'],
   ['botanical', 'text'],
   ['family', 'text'],
-  ['temperament', 'text'],
+  ['hardiness', 'text'],
   ['methods', 'texts'],
   ['propagule', 'text'],
-  ['turns', 'texts'],
+  ['croppings', 'texts'],
   ['frostDamageC', 'number'],
   ['germinationC', 'numbers'],
   ['emergenceDays', 'byNumber'],
@@ -162,6 +162,9 @@ function valueOfCell(cell: string, kind: Kind): unknown {
 export const cellsOfCrop = (row: CropRow): string[] =>
   columns.map(([path, kind]) => cellOf(at(row, path), kind));
 
+/** Columns as files that were saved before call them. */
+const formerNames: Readonly<Record<string, string>> = { croppings: 'turns', hardiness: 'temperament' };
+
 /**
  * What a row of cells says of a crop. Columns that the table lacks say nothing; an empty cell is an empty list, or null:
  * the crop has no such value. Not checked: text that should be a number stays text, for the check of the row to name.
@@ -170,7 +173,7 @@ export const cellsOfCrop = (row: CropRow): string[] =>
 export function cropOfCells(cells: Readonly<Record<string, string>>): Tree {
   const tree: Tree = {};
   for (const [path, kind] of columns) {
-    const cell = cells[path]?.trim();
+    const cell = (cells[path] ?? cells[formerNames[path] ?? ''])?.trim();
     if (cell === undefined) continue;
     put(tree, path, cell === '' && kind !== 'texts' ? null : valueOfCell(cell, kind));
   }

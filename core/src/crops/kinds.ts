@@ -25,8 +25,8 @@ export type Family = (typeof families)[number];
  * How a crop takes cold. `hardy` stands light frost; `frostTender` dies of frost but shrugs off cold nights;
  * `chillTender` yellows and rots while nights are below 10 °C.
  */
-export const temperaments = ['hardy', 'frostTender', 'chillTender'] as const;
-export type Temperament = (typeof temperaments)[number];
+export const hardinesses = ['hardy', 'frostTender', 'chillTender'] as const;
+export type Hardiness = (typeof hardinesses)[number];
 
 /** `setPlants` is for bought plants, and for sets, cloves, tubers and crowns, which need no time indoors. */
 export const methods = ['sowInPlace', 'startIndoors', 'setPlants'] as const;
@@ -36,11 +36,11 @@ export type Method = (typeof methods)[number];
 export const propagules = ['plants', 'sets', 'cloves', 'tubers', 'crowns', 'slips'] as const;
 
 /**
- * Which part of the season a planting is reckoned from: the last spring frost, the first autumn frost, or the autumn
+ * Which part of the season a planting is computed from: the last spring frost, the first autumn frost, or the autumn
  * for a harvest in the year after.
  */
-export const turns = ['spring', 'autumn', 'overwinter'] as const;
-export type Turn = (typeof turns)[number];
+export const croppings = ['spring', 'autumn', 'overwinter'] as const;
+export type Cropping = (typeof croppings)[number];
 
 /** In what a variety differs from others of its crop. Onions bulb by the length of the day. */
 export const traits = ['determinate', 'longDay', 'intermediateDay', 'shortDay'] as const;

@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import {
   cautions,
+  croppings,
   families,
   feedings,
+  hardinesses,
   harvestSigns,
   harvestStyles,
   type Method,
@@ -13,9 +15,7 @@ import {
   sourcedGroups,
   suns,
   supports,
-  temperaments,
   traits,
-  turns,
 } from './kinds.ts';
 
 const inOrder = (values: readonly number[]): boolean =>
@@ -48,10 +48,10 @@ const fields = z.strictObject({
   alsoCalled: z.strictObject({ en: otherWords, es: otherWords }),
   botanical: z.string().trim().min(3).max(120),
   family: z.enum(families),
-  temperament: z.enum(temperaments),
+  hardiness: z.enum(hardinesses),
   methods: z.array(z.enum(methods)).min(1).max(20),
   propagule: z.enum(propagules).optional(),
-  turns: z.array(z.enum(turns)).min(1).max(20),
+  croppings: z.array(z.enum(croppings)).min(1).max(20),
   /** the temperature that damages a hardened plant */
   frostDamageC: celsius,
   /** soil temperature below which seed is not sown, at which it does best, and above which it fails */
@@ -152,7 +152,7 @@ function contradictions(crop: CropRow): Contradiction[] {
     if (!holds) found.push({ path: [field], message });
   };
   const has = (method: Method) => crop.methods.includes(method);
-  const isTender = crop.temperament !== 'hardy';
+  const isTender = crop.hardiness !== 'hardy';
   need(!has('startIndoors') || crop.weeksIndoors !== undefined, 'weeksIndoors', 'neededToStartIndoors');
   need(!has('setPlants') || crop.propagule !== undefined, 'propagule', 'neededToSetPlants');
   need(
@@ -163,19 +163,20 @@ function contradictions(crop: CropRow): Contradiction[] {
   need(has('setPlants') || crop.emergenceDays !== undefined, 'emergenceDays', 'neededToSow');
   need(!isTender || crop.frostDamageC >= -6, 'frostDamageC', 'tenderButStandsFrost');
   need(isTender || crop.frostDamageC <= -1, 'frostDamageC', 'hardyButDiesOfFrost');
-  need(crop.temperament !== 'chillTender' || crop.nightsC !== undefined, 'nightsC', 'neededForChillTender');
+  need(crop.hardiness !== 'chillTender' || crop.nightsC !== undefined, 'nightsC', 'neededForChillTender');
   need(
     crop.family !== 'cucurbits' || (crop.weeksIndoors?.[2] ?? 0) <= 5,
     'weeksIndoors',
     'cucurbitsFiveWeeks',
   );
   need(
-    !crop.turns.includes('autumn') || crop.pastFirstFrostDays !== undefined,
+    !crop.croppings.includes('autumn') || crop.pastFirstFrostDays !== undefined,
     'pastFirstFrostDays',
     'neededForAutumn',
   );
   need(
-    !(crop.turns.includes('overwinter') && crop.harvest.style === 'cover') || crop.overwinters !== undefined,
+    !(crop.croppings.includes('overwinter') && crop.harvest.style === 'cover') ||
+      crop.overwinters !== undefined,
     'overwinters',
     'neededToOverwinter',
   );

@@ -3,29 +3,29 @@ export type Harmonics = number[];
 
 const YEAR = 365;
 
-const basis = (place: number, terms: number): number[] =>
+const basis = (day: number, terms: number): number[] =>
   Array.from({ length: terms }, (_, i) => {
     if (i === 0) return 1;
-    const angle = (2 * Math.PI * Math.ceil(i / 2) * (place + 0.5)) / YEAR;
+    const angle = (2 * Math.PI * Math.ceil(i / 2) * (day + 0.5)) / YEAR;
     return i % 2 === 1 ? Math.cos(angle) : Math.sin(angle);
   });
 
-/** The curve at a place in the year, 0 for 1 January. */
-export function harmonicAt(curve: Harmonics, place: number): number {
-  return basis(place, curve.length).reduce((sum, term, i) => sum + term * curve[i]!, 0);
+/** The curve at a day of the year, 0 for 1 January. */
+export function harmonicAt(curve: Harmonics, day: number): number {
+  return basis(day, curve.length).reduce((sum, term, i) => sum + term * curve[i]!, 0);
 }
 
 /**
  * The curve of `orders` harmonics nearest to the values in the sense of least squares.
- * @param points places in the year and values; places may be missing or repeated
+ * @param points days of the year and values; days may be missing or repeated
  * @throws RangeError for fewer points than the curve has terms
  */
-export function fitHarmonics(points: readonly { place: number; value: number }[], orders: number): Harmonics {
+export function fitHarmonics(points: readonly { day: number; value: number }[], orders: number): Harmonics {
   const terms = 1 + 2 * orders;
   if (points.length < terms) throw new RangeError('too few values for a yearly curve');
   const matrix = Array.from({ length: terms }, () => new Array<number>(terms + 1).fill(0));
-  for (const { place, value } of points) {
-    const row = basis(place, terms);
+  for (const { day, value } of points) {
+    const row = basis(day, terms);
     for (let i = 0; i < terms; i++) {
       for (let j = 0; j < terms; j++) matrix[i]![j]! += row[i]! * row[j]!;
       matrix[i]![terms]! += row[i]! * value;
@@ -54,7 +54,7 @@ function solve(matrix: number[][]): number[] {
   return matrix.map((row, i) => row[size]! / row[i]!);
 }
 
-/** First places of the months in a year of 365 days, and their lengths. */
+/** First days of the months in a year of 365 days, and their lengths. */
 const monthLengths = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 
 /**
@@ -66,7 +66,7 @@ const monthLengths = [31, 28, 31, 30, 31, 30, 31, 31, 30, 31, 30, 31];
 export function curveOfMonths(months: readonly number[]): Harmonics {
   let start = 0;
   const points = monthLengths.map((length, m) => {
-    const point = { place: start + (length - 1) / 2, value: months[m]! };
+    const point = { day: start + (length - 1) / 2, value: months[m]! };
     start += length;
     return point;
   });

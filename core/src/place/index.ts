@@ -1,20 +1,97 @@
-export * from './almanac.ts';
-export { type Climate, climateOfRecord, FEWEST_YEARS } from './climate.ts';
+export {
+  Almanac,
+  almanacOf,
+  type DailyAir,
+  degreeDays,
+  degreeDaysOf,
+  expectedDegreeDays,
+  expectedWarmth,
+  type FrostDates,
+  firstFreezeDay,
+  freezeRisk,
+  frostDates,
+  growingDays,
+  growthRate,
+  lastFreezeDay,
+  type Protection,
+  protections,
+  SEED_DEPTH_MM,
+  type SoilCover,
+  type Spot,
+  SUMMED_YEARS,
+  shelters,
+  soilTemperatures,
+  spotIn,
+  steadyNightShare,
+  type Warmth,
+} from './almanac/index.ts';
+export {
+  type Climate,
+  climateOfExtremes,
+  climateOfFrosts,
+  climateOfNormals,
+  climateOfRecord,
+  type DateSpread,
+  type Extremes,
+  earlierQuantile,
+  extremesOf,
+  freezeYears,
+  frostsOfNormals,
+  laterQuantile,
+  laterThan,
+  type MonthMeans,
+  normalsOfExtremes,
+  type SpreadTable,
+  STEADY_DIP_C,
+  STEADY_NIGHTS,
+  shareAfter,
+  shareBy,
+  spreadAt,
+  spreadOf,
+} from './climate/index.ts';
 export * from './coordinates.ts';
-export * from './dateSpread.ts';
-export * from './degreeDays.ts';
-export * from './extremes.ts';
-export * from './growthRate.ts';
 export * from './place.ts';
-export { type Protection, protections, shelters } from './protection.ts';
-export * from './radiation.ts';
-export * from './record.ts';
+export {
+  FEWEST_YEARS,
+  gapsIn,
+  lastOf,
+  packRecord,
+  placeIn,
+  type SkipReason,
+  StationFileError,
+  type StationFileFault,
+  StationReader,
+  type StationRecord,
+  type StationReport,
+  type StationUnits,
+  skipReasons,
+  stationUnits,
+  unpackRecord,
+} from './record/index.ts';
 export * from './seasonYear.ts';
-export * from './soilTemperature.ts';
-export * from './station.ts';
-export * from './stationReader.ts';
-export * from './sun.ts';
-export { climateOfExtremes, climateOfFrosts, climateOfNormals, frostsOfNormals } from './supposedClimate.ts';
+export {
+  dayLengthHours,
+  daylightHours,
+  groundRadiation,
+  noonAltitude,
+  type SunPosition,
+  skyRadiation,
+  solarNoon,
+  sunPosition,
+  sunTimes,
+} from './sun/index.ts';
 export * from './thisYear/index.ts';
-export * from './weatherModel.ts';
-export { freezeYears, STEADY_DIP_C, STEADY_NIGHTS } from './yearlyDates.ts';
+export {
+  curveAt,
+  FORECAST_DAYS,
+  FORECAST_ERROR_C,
+  type ForecastDay,
+  fitWeather,
+  simulateWeather,
+  stationForecast,
+  stationWeather,
+  type WeatherDay,
+  type WeatherModel,
+  weatherOfNormals,
+  wetShare,
+} from './weather/index.ts';

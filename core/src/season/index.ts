@@ -1,21 +1,90 @@
-export * from './amounts.ts';
-export { within } from './chain.ts';
+export {
+  type Amounts,
+  amounts,
+  HOLE_CHANCE,
+  plantedOutline,
+  type SeedLot,
+  type SeedNeed,
+  type SeedUse,
+  seedNeeds,
+  sowingDepth,
+  spacingOf,
+  TRAY_CELLS,
+  type TrayWeek,
+  traysByWeek,
+} from './amounts/index.ts';
 export * from './consistency/index.ts';
-export * from './depth.ts';
-export * from './harden.ts';
-export * from './milestone.ts';
-export * from './nextYear.ts';
+export {
+  type BoundReasons,
+  badForHardening,
+  computeMilestones,
+  cornBeansSquash,
+  courseRank,
+  type Happened,
+  type HardeningDay,
+  hardeningDays,
+  hardeningPlan,
+  inGroundOf,
+  inOrder,
+  type Milestone,
+  type MilestoneKind,
+  type Move,
+  mayBegin,
+  milestoneKinds,
+  moves,
+  type Outside,
+  outsideWindow,
+  ownCroppings,
+  type SequenceStep,
+  seasonToPlan,
+  sequencesFrom,
+  sideSteps,
+  stageOf,
+  startOf,
+  type Window,
+  within,
+} from './milestones/index.ts';
 export * from './placement/index.ts';
 export * from './plan.ts';
+export {
+  areaByDay,
+  type GroundTaken,
+  type Grown,
+  inGroundSpan,
+  isTall,
+  type Lying,
+  laidOut,
+  lastYearOf,
+  MOST_IN_SERIES,
+  type Overfull,
+  overfull,
+  owned,
+  type PlannedBed,
+  type PlannedPlanting,
+  type Rehearsal,
+  ROTATION_YEARS,
+  type Rolled,
+  type Rolling,
+  rehearse,
+  rollings,
+  rollOver,
+  rotates,
+  type StillSown,
+  type Succeeding,
+  type SuccessionBy,
+  stillSown,
+  succession,
+  TALL_M,
+  takenBy,
+  tallCrops,
+  type WeatherYear,
+  type YearPlan,
+} from './planning/index.ts';
 export * from './reason.ts';
-export { mayBegin, milestones, ownTurns, seasonToPlan } from './reckon.ts';
-export * from './redate.ts';
-export * from './rehearsal.ts';
 export * from './rules.ts';
-export * from './seedOrder.ts';
-export * from './sequence.ts';
-export * from './space.ts';
-export * from './stillSow.ts';
-export * from './succession.ts';
-export { allowsMethod, doubtsOf, hasTurn, type Outside, outsideWindow, quotedDays } from './windows/index.ts';
-export * from './yearPlan.ts';
+export {
+  allowsMethod,
+  doubtsOf,
+  hasCropping,
+  quotedDays,
+} from './windows/index.ts';

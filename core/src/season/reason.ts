@@ -1,5 +1,5 @@
 import type { Day } from '../calendar/index.ts';
-import type { MilestoneKind } from './milestone.ts';
+import type { MilestoneKind } from './milestones/index.ts';
 
 /**
  * Why a bound of a window stands where it stands. Codes with parameters, never prose: the screen has the words.

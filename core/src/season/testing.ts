@@ -40,7 +40,7 @@ export function plan(cropId: string, over: Partial<PlantingPlan> = {}): Planting
     crop,
     variety: crop.varieties[0]!,
     method: crop.methods[0]!,
-    turn: crop.turns[0]!,
+    cropping: crop.croppings[0]!,
     year: 2026,
     startOn: null,
     ...over,

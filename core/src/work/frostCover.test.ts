@@ -36,9 +36,9 @@ describe('frost covers', () => {
 
   it('are for what is tender, out, and not over', () => {
     const step = (kind: 'sow' | 'emerge' | 'setOut' | 'clear', done: boolean) => ({ kind, done });
-    const tender = { temperament: 'frostTender' } as const;
+    const tender = { hardiness: 'frostTender' } as const;
     expect(standsTender(tender, [step('setOut', true), step('clear', false)])).toBe(true);
-    expect(standsTender({ temperament: 'hardy' }, [step('setOut', true), step('clear', false)])).toBe(false);
+    expect(standsTender({ hardiness: 'hardy' }, [step('setOut', true), step('clear', false)])).toBe(false);
     expect(standsTender(tender, [step('emerge', true), step('setOut', false), step('clear', false)])).toBe(
       false,
     );

@@ -8,10 +8,10 @@ export const HOOP_M = 0.3;
 
 /** Whether a planting stands outdoors now and frost would harm it. */
 export function standsTender(
-  crop: Pick<Crop, 'temperament'>,
+  crop: Pick<Crop, 'hardiness'>,
   steps: readonly Pick<Milestone, 'kind' | 'done'>[],
 ): boolean {
-  if (crop.temperament === 'hardy') return false;
+  if (crop.hardiness === 'hardy') return false;
   const out = steps.some(({ kind, done }) => (kind === 'setOut' || kind === 'emerge') && done);
   const isIndoors = steps.some(({ kind, done }) => kind === 'setOut' && !done);
   return out && !isIndoors && !steps.at(-1)?.done;

@@ -1,5 +1,5 @@
 import type { Skill, Strain } from '../crew/index.ts';
-import type { ToolNeed } from './rota/problem.ts';
+import type { ToolNeed } from './rota/index.ts';
 
 /** The sky a task wants; work in the sun is hard on what is set out, and some work cannot be done in rain. */
 export type SkyWanted = 'any' | 'dry' | 'overcast';

@@ -50,7 +50,7 @@ export interface OwnPace {
 /**
  * Learns the garden's pace from what tasks took. The factor of a kind of task with a kind of crew is drawn towards that of
  * the kind with all crews, and this towards the crew's at all tasks, and that towards 1: each the more, the fewer logs there
- * are. Reckoned in logarithms, so that half and twice as long outweigh each other.
+ * are. computed in logarithms, so that half and twice as long outweigh each other.
  * Source: shrinkage of a normal mean towards a prior worth `PRIOR_LOGS` observations (James & Stein 1961; any text on
  * empirical Bayes). Logs without heads or minutes say nothing and are left out.
  */

@@ -1,14 +1,14 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../calendar/index.ts';
-import { type Round, turnId, turnParts, turnsOf } from './round.ts';
+import { occurrenceId, occurrenceParts, occurrencesOf, type Round } from './round.ts';
 import { roundKinds, roundMaterial, roundMinutes } from './roundKinds.ts';
 
 const weekly: Round = { id: 'r1', kind: 'weed', every: 7, first: '2026-05-02', until: '2026-05-30', span: 5 };
 
-describe('turns of a round', () => {
+describe('occurrences of a round', () => {
   it('come every so many days, with so many days for each, and none after its end', () => {
-    expect(turnsOf(weekly, '2026-05-01', '2026-12-31').map(({ on, latest }) => [on, latest])).toEqual([
+    expect(occurrencesOf(weekly, '2026-05-01', '2026-12-31').map(({ on, latest }) => [on, latest])).toEqual([
       ['2026-05-02', '2026-05-06'],
       ['2026-05-09', '2026-05-13'],
       ['2026-05-16', '2026-05-20'],
@@ -27,13 +27,13 @@ describe('turns of a round', () => {
           const round = { ...weekly, every, until: null };
           const from = addDays('2026-05-01', skip);
           const until = addDays(from, length);
-          const all = turnsOf(round, '2026-01-01', '2026-12-31').map(({ id }) => id);
-          const some = turnsOf(round, from, until);
+          const all = occurrencesOf(round, '2026-01-01', '2026-12-31').map(({ id }) => id);
+          const some = occurrencesOf(round, from, until);
           for (const { id, on } of some) {
             expect(all).toContain(id);
             expect(on >= from && on <= until).toBe(true);
           }
-          const expected = turnsOf(round, '2026-01-01', '2026-12-31').filter(
+          const expected = occurrencesOf(round, '2026-01-01', '2026-12-31').filter(
             ({ on }) => on >= from && on <= until,
           );
           expect(some).toEqual(expected);
@@ -44,20 +44,20 @@ describe('turns of a round', () => {
 
   it('have ids that read back, and others do not', () => {
     for (const kind of roundKinds) {
-      expect(turnParts(turnId({ id: 'r1', kind }, '2026-05-02'))).toEqual({
+      expect(occurrenceParts(occurrenceId({ id: 'r1', kind }, '2026-05-02'))).toEqual({
         roundId: 'r1',
         kind,
         on: '2026-05-02',
       });
     }
     for (const id of ['', 'r1', 'r1.weed', 'r1.weed.2026', 'r1.sow.20260502', 'r1.weed.20260502.x'])
-      expect(turnParts(id)).toBeNull();
+      expect(occurrenceParts(id)).toBeNull();
   });
 
   it('is one where it does not come again', () => {
     const once = { ...weekly, every: null };
-    expect(turnsOf(once, '2026-01-01', '2026-12-31')).toHaveLength(1);
-    expect(turnsOf(once, '2026-05-03', '2026-12-31')).toEqual([]);
+    expect(occurrencesOf(once, '2026-01-01', '2026-12-31')).toHaveLength(1);
+    expect(occurrencesOf(once, '2026-05-03', '2026-12-31')).toEqual([]);
   });
 });
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../crops/index.ts';
 import { almanacOf, climateOfFrosts } from '../place/index.ts';
-import { amounts, defaultRules, milestones } from '../season/index.ts';
+import { amounts, computeMilestones, defaultRules } from '../season/index.ts';
 import { taskId, taskParts, taskState, tasksFor } from './task.ts';
 import { minutesFor } from './taskKinds.ts';
 
@@ -13,7 +13,7 @@ const plan = {
   crop,
   variety: crop.varieties[0]!,
   method: 'startIndoors',
-  turn: 'spring',
+  cropping: 'spring',
   year: 2026,
   startOn: null,
 } as const;
@@ -21,11 +21,11 @@ const room = amounts(crop, 'startIndoors', 'rows', 1.2, 7.3);
 
 describe('tasks', () => {
   it('keep their ids when the plan moves', () => {
-    const before = tasksFor('p1', 'startIndoors', milestones(plan, almanac)!, room);
+    const before = tasksFor('p1', 'startIndoors', computeMilestones(plan, almanac)!, room);
     const after = tasksFor(
       'p1',
       'startIndoors',
-      milestones(plan, almanac, defaultRules, [{ kind: 'startIndoors', on: '2026-04-20' }])!,
+      computeMilestones(plan, almanac, defaultRules, [{ kind: 'startIndoors', on: '2026-04-20' }])!,
       room,
     );
     // A cover is no longer needed by what goes out after the frosts.
@@ -36,14 +36,14 @@ describe('tasks', () => {
   });
 
   it('are behind us when a later step has happened', () => {
-    const steps = milestones(plan, almanac, defaultRules, [{ kind: 'setOut', on: '2026-05-21' }])!;
+    const steps = computeMilestones(plan, almanac, defaultRules, [{ kind: 'setOut', on: '2026-05-21' }])!;
     const done = tasksFor('p1', 'startIndoors', steps, room).filter((task) => task.doneByLog);
     expect(done.map((task) => task.kind)).toEqual(['startIndoors', 'potOn', 'hardenOff', 'setOut']);
   });
 
   it('leave work beside the course open until the picking: a net may still go on after setting out', () => {
     const fact = (kind: 'setOut' | 'firstPick', on: string) =>
-      tasksFor('p1', 'startIndoors', milestones(plan, almanac, defaultRules, [{ kind, on }])!, room);
+      tasksFor('p1', 'startIndoors', computeMilestones(plan, almanac, defaultRules, [{ kind, on }])!, room);
     const feed = (tasks: ReturnType<typeof fact>) => tasks.find((task) => task.kind === 'feed')!;
     expect(feed(fact('setOut', '2026-05-21')).doneByLog).toBe(false);
     expect(feed(fact('firstPick', '2026-08-01')).doneByLog).toBe(true);
@@ -52,7 +52,7 @@ describe('tasks', () => {
   it('know that a set is up after it is planted', () => {
     const onion = plainCatalogue.crop('onion')!;
     const planted = { ...plan, crop: onion, variety: onion.varieties[0]!, method: 'setPlants' } as const;
-    const steps = milestones(planted, almanac, defaultRules, [{ kind: 'emerge', on: '2026-05-01' }])!;
+    const steps = computeMilestones(planted, almanac, defaultRules, [{ kind: 'emerge', on: '2026-05-01' }])!;
     const done = tasksFor('p1', 'setPlants', steps, room).filter((task) => task.doneByLog);
     expect(done.map((task) => task.kind)).toEqual(['setOut']);
   });

@@ -35,7 +35,7 @@ export interface Task {
 }
 
 /**
- * The id of a planting's task of a kind: the same for the same planting, however often it is reckoned.
+ * The id of a planting's task of a kind: the same for the same planting, however often it is computed.
  * @param season for what stands for years, the later season it is done in; each year has its own feeding
  */
 export const taskId = (plantingId: string, kind: TaskKind, season: number | null = null): string =>

@@ -1,6 +1,6 @@
 /**
- * Keeps what was reckoned from a garden's rows for as long as the rows carry the same stamp. It lives in this process and
- * is never asked for what only it knows: another process reckons the same again.
+ * Keeps what was computed from a garden's rows for as long as the rows carry the same stamp. It lives in this process and
+ * is never asked for what only it knows: another process computes the same again.
  */
 export class Remembered<Value> {
   readonly #kept = new Map<string, { stamp: string; value: Value }>();
@@ -8,9 +8,9 @@ export class Remembered<Value> {
   /** @param most how many are kept; the longest unasked goes first */
   constructor(private readonly most = 200) {}
 
-  async of(key: string, stamp: string, reckon: () => Promise<Value> | Value): Promise<Value> {
+  async of(key: string, stamp: string, schedulesOf: () => Promise<Value> | Value): Promise<Value> {
     const known = this.#kept.get(key);
-    const value = known?.stamp === stamp ? known.value : await reckon();
+    const value = known?.stamp === stamp ? known.value : await schedulesOf();
     this.#kept.delete(key);
     this.#kept.set(key, { stamp, value });
     const oldest = this.#kept.keys().next().value;

@@ -18,6 +18,7 @@ import { DataSource } from 'typeorm';
 import { afterEach, beforeEach, describe, expect, it } from 'vitest';
 import { hashOf } from '../crew/caller.ts';
 import { beds, landmarks } from '../ground/entity.ts';
+import { changes } from '../log/entity.ts';
 import { gardens } from '../place/entity.ts';
 import { plantings } from '../season/entity.ts';
 import { mountedDisk } from '../testing/disk.ts';
@@ -267,6 +268,18 @@ describe('a database of the first version', () => {
       "INSERT INTO person (id, gardenId, version, name, role, household, headcount) VALUES ('n1', 'g1', 1, 'Old', 'volunteer', '', 1)",
     );
     await source.query("INSERT INTO calendar_address VALUES ('n1', 'g1', 'plain-token')");
+    const rows = [{ entity: 'planting', before: null, after: { id: 'p1', turn: 'spring' } }];
+    const line = [
+      'c1',
+      'g1',
+      '2026-05-01T12:00:00.000Z',
+      'n1',
+      'planting.saved',
+      'Pea',
+      JSON.stringify(rows),
+      null,
+    ];
+    await source.query(`INSERT INTO change VALUES (${line.map(() => '?').join(', ')})`, line);
     await source.destroy();
 
     const store = await openStore(folder);
@@ -293,10 +306,15 @@ describe('a database of the first version', () => {
     });
     expect(await store.manager.findOneByOrFail(plantings, { id: 'p1' })).toMatchObject({
       cropId: 'pea',
+      cropping: 'spring',
       afterId: null,
       betweenId: null,
       pinned: false,
     });
+    // What is undone is put back under the names that rows have now.
+    expect((await store.manager.findOneByOrFail(changes, { id: 'c1' })).rows).toMatchObject([
+      { after: { id: 'p1', cropping: 'spring' } },
+    ]);
     const [signIn] = await store.manager.query('SELECT * FROM sign_in');
     expect(Date.now() - Number(signIn.seenAt)).toBeLessThan(60_000);
     const [address] = await store.manager.query('SELECT * FROM calendar_address');

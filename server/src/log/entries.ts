@@ -11,7 +11,7 @@ import type { Call, Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type PlantingEntity, plantings } from '../season/entity.ts';
-import { reckon } from '../season/index.ts';
+import { schedulesOf } from '../season/index.ts';
 import { type EntryEntity, entries } from './entity.ts';
 import { entryPlace, pageOf } from './page.ts';
 
@@ -104,7 +104,8 @@ async function moving(
   }
   const { garden } = call.member;
   const today = todayIn(garden, call.store.clock);
-  const stepsNow = async () => (await reckon(writing.manager, garden, [planting], today))[0]?.steps ?? [];
+  const stepsNow = async () =>
+    (await schedulesOf(writing.manager, garden, [planting], today))[0]?.steps ?? [];
   const before = await stepsNow();
   await work();
   return moves(before, await stepsNow());

@@ -35,7 +35,7 @@ async function send(body: string | Uint8Array, query = '', cookie = garden.cooki
 }
 
 describe('a station’s record', () => {
-  it('is read row by row, reduced once, and what dates are reckoned from', async () => {
+  it('is read row by row, reduced once, and what dates are computed from', async () => {
     const before = await garden.ok('garden');
     expect(before.climate.basis).toBe('frosts');
     const { status, body, change } = await send(file(rows), '?name=Mill%20race');
@@ -57,7 +57,7 @@ describe('a station’s record', () => {
     expect((await garden.ok('removeStation')).climate.basis).toBe('frosts');
   });
 
-  it('is reckoned anew where the garden moves to another latitude', async () => {
+  it('is computed anew where the garden moves to another latitude', async () => {
     await send(file(rows));
     const { version } = await garden.ok('garden');
     const moved = await garden.ok('saveGarden', { ifMatch: version, body: { ...gardenInput, latitude: 51 } });

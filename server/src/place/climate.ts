@@ -16,7 +16,7 @@ import { type GardenEntity, type StationRecordEntity, stationRecords } from './e
 
 const climates = new Remembered<Climate>();
 
-/** What a garden's usual year is reckoned from: its station's record, else monthly means, else the warmest
+/** What a garden's usual year is computed from: its station's record, else monthly means, else the warmest
  * and the coldest month, else the median frosts. */
 export function usualClimateOf(manager: EntityManager, garden: GardenEntity): Promise<Climate> {
   const { latitude, longitude, lastFrost, firstFrost, normals, extremes, recordId } = garden;

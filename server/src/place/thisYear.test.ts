@@ -72,7 +72,7 @@ describe('a soil thermometer', () => {
     });
     expect(status).toBe(200);
     expect(headers.get('x-touched')!.split(',')).toContain('garden');
-    expect(await soilOf()).toEqual([{ bedId, place: 137, soilC: 20 }]);
+    expect(await soilOf()).toEqual([{ bedId, seasonDay: 137, soilC: 20 }]);
     // Of two on a day the later one counts.
     const { entry } = await garden.entry({
       ...reading,
@@ -80,9 +80,9 @@ describe('a soil thermometer', () => {
       on: '2026-05-18',
       amount: { value: -1, unit: 'degC' },
     });
-    expect(await soilOf()).toEqual([{ bedId, place: 137, soilC: -1 }]);
+    expect(await soilOf()).toEqual([{ bedId, seasonDay: 137, soilC: -1 }]);
     await garden.ok('removeEntry', { params: { id: entry.id }, ifMatch: entry.version });
-    expect(await soilOf()).toEqual([{ bedId, place: 137, soilC: 20 }]);
+    expect(await soilOf()).toEqual([{ bedId, seasonDay: 137, soilC: 20 }]);
     await garden.entry({ ...reading, bedId, on: '2025-05-18', amount: { value: 8, unit: 'degC' } });
     expect(await soilOf()).toHaveLength(1);
   });

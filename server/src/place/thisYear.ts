@@ -21,7 +21,7 @@ type Temperatures = Pick<WeatherDay, 'on' | 'low' | 'high'>;
 
 const climates = new Remembered<Climate>();
 
-/** What a garden's dates are reckoned from: its usual year, with this year's own days and soil as far as they are known. */
+/** What a garden's dates are computed from: its usual year, with this year's own days and soil as far as they are known. */
 export async function climateOf(manager: EntityManager, garden: GardenEntity, today: Day): Promise<Climate> {
   const usual = await usualClimateOf(manager, garden);
   const soil = await soilReadings(manager, garden, today);

@@ -7,7 +7,7 @@ import { type GardenEntity, stationRecords } from './entity.ts';
 import { climateOf } from './thisYear.ts';
 import { todayIn } from './today.ts';
 
-/** A garden as people see it, with the climate its dates are reckoned from. */
+/** A garden as people see it, with the climate its dates are computed from. */
 export async function gardenView(manager: EntityManager, row: GardenEntity, clock: Clock): Promise<Garden> {
   const { gardenId: _, setToday, recordId, ...garden } = row;
   const today = todayIn(row, clock);

@@ -36,7 +36,7 @@ export const plantings = new EntitySchema<PlantingEntity>({
     varietyId: text(),
     bedId: text(),
     year: whole(),
-    turn: text(),
+    cropping: text(),
     method: text(),
     pattern: text(),
     width: real(),

@@ -1,4 +1,10 @@
 export { proposals } from './proposals.ts';
-export { overdueAfter, type Reckoned, reckon, reckonYear, SEASON_ROOMS } from './reckoned.ts';
 export { seasonRoutes } from './routes.ts';
+export {
+  overdueAfter,
+  type PlantingSchedule,
+  SEASON_ROOMS,
+  schedulesOf,
+  schedulesOfYear,
+} from './schedules.ts';
 export { sunOf } from './yearPlan.ts';

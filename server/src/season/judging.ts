@@ -26,7 +26,7 @@ export function rollSeason({ json, by }: { json: string; by: Rolling }): RolledP
       varietyId: planting.variety.id,
       bedId,
       year: plan.year + 1,
-      turn: planting.turn,
+      cropping: planting.cropping,
       method: planting.method,
       pattern: planting.pattern,
       width,

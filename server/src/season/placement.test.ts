@@ -22,7 +22,8 @@ const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
 );
 const crops = plainCatalogue.crops.filter(
-  ({ perennial, harvest, turns }) => !perennial && harvest.style !== 'cover' && turns.includes('spring'),
+  ({ perennial, harvest, croppings }) =>
+    !perennial && harvest.style !== 'cover' && croppings.includes('spring'),
 );
 
 function bed(i: number, length: number, over: Partial<PlannedBed> = {}): PlannedBed {
@@ -273,7 +274,7 @@ describe('what a placement respects', () => {
       crop: tomato,
       variety: tomato.varieties[0]!,
       method: candidate.method,
-      turn: candidate.turn,
+      cropping: candidate.cropping,
       pattern: 'rows' as const,
       width: 1.2192,
       length: 3,

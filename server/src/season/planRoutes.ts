@@ -10,7 +10,7 @@ import { todayIn } from '../place/index.ts';
 import { secondsOf } from '../solving/jobs.ts';
 import { plantings, wishes } from './entity.ts';
 import { type Looking, plantingIdOf, proposals } from './proposals.ts';
-import { SEASON_ROOMS } from './reckoned.ts';
+import { SEASON_ROOMS } from './schedules.ts';
 import { yearPlanOf } from './yearPlan.ts';
 
 function proposalView(looking: Looking): Proposal {
@@ -31,7 +31,7 @@ function proposalView(looking: Looking): Proposal {
             varietyId: demand.wish.variety.id,
             bedId: candidate.bedId,
             year: about.year,
-            turn: candidate.turn,
+            cropping: candidate.cropping,
             method: candidate.method,
             pattern: demand.pattern,
             width: candidate.width,

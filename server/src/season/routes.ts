@@ -3,7 +3,7 @@ import type { Day } from '@unity-acre/core/calendar';
 import type { Catalogue } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
 import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
-import { allowsMethod, amounts, hasTurn, mayBegin } from '@unity-acre/core/season';
+import { allowsMethod, amounts, hasCropping, mayBegin } from '@unity-acre/core/season';
 import { lengthText } from '@unity-acre/core/units';
 import { type EntityManager, In } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
@@ -18,7 +18,14 @@ import { climateOf, todayIn } from '../place/index.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type PlantingEntity, plantings } from './entity.ts';
 import { planRoutes } from './planRoutes.ts';
-import { planOf, plantingView, plantingViews, reckon, reckonYear, SEASON_ROOMS } from './reckoned.ts';
+import {
+  planOf,
+  plantingView,
+  plantingViews,
+  SEASON_ROOMS,
+  schedulesOf,
+  schedulesOfYear,
+} from './schedules.ts';
 import { wishRoutes } from './wishes.ts';
 
 /** What plantings are checked against, read once for all of them. */
@@ -60,7 +67,7 @@ async function check(
   if (!plan) throw invalid('varietyId', 'unknownVariety');
   if (!crop.methods.includes(planting.method)) throw invalid('method', 'methodNotForCrop');
   if (!allowsMethod(crop, planting.method, garden.rules)) throw invalid('method', 'schoolNotIndoors');
-  if (!hasTurn(crop, planting.turn)) throw invalid('turn', 'turnNotForCrop');
+  if (!hasCropping(crop, planting.cropping)) throw invalid('cropping', 'croppingNotForCrop');
   const bed = ground.get(planting.bedId);
   if (!bed) throw invalid('bedId', 'unknownBed');
   const almanac = almanacOf(climate, spotIn(garden, bed, planting.protection));
@@ -99,7 +106,7 @@ async function checkStage(
     const row: PlantingEntity | null = await manager.findOneBy(plantings, { id: next, gardenId: garden.id });
     if (!row) throw invalid('afterId', 'unknownPlanting');
     if (depth === 0) {
-      const [awaited] = await reckon(manager, garden, [row], today);
+      const [awaited] = await schedulesOf(manager, garden, [row], today);
       if (!awaited?.steps.some(({ kind }) => kind === 'emerge')) throw invalid('afterId', 'noStage');
     }
     next = row.afterId;
@@ -139,7 +146,12 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
   plantings: standing('plantings', {
     rooms: SEASON_ROOMS,
     gather: async ({ store, member, query }) => ({
-      all: await reckonYear(store.manager, member.garden, query.year, todayIn(member.garden, store.clock)),
+      all: await schedulesOfYear(
+        store.manager,
+        member.garden,
+        query.year,
+        todayIn(member.garden, store.clock),
+      ),
       hasReasons: query.reasons === 'yes',
     }),
     finish: ({ all, hasReasons }) => plantingViews(all, hasReasons),
@@ -152,7 +164,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
       const known = await knownFor(manager, garden, [body], today);
       await check(manager, garden, params.id, body, known);
       const row = await writing.put(plantings, params.id, body, ifMatch);
-      return plantingView((await reckon(manager, garden, [row], today))[0]!);
+      return plantingView((await schedulesOf(manager, garden, [row], today))[0]!);
     }),
 
   savePlantings: async ({ member: { garden }, body, change, store }) => {
@@ -184,7 +196,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
             )),
           );
         }
-        return (await reckon(writing.manager, garden, rows, today)).map(plantingView);
+        return (await schedulesOf(writing.manager, garden, rows, today)).map(plantingView);
       },
     );
   },

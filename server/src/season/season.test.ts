@@ -30,7 +30,7 @@ describe('planning a planting', () => {
     [{ cropId: 'dandelion' }, 'cropId', 'unknownCrop'],
     [{ varietyId: 'purple' }, 'varietyId', 'unknownVariety'],
     [{ method: 'startIndoors' }, 'method', 'methodNotForCrop'],
-    [{ cropId: 'melon', varietyId: 'musk', turn: 'autumn' }, 'turn', 'turnNotForCrop'],
+    [{ cropId: 'melon', varietyId: 'musk', cropping: 'autumn' }, 'cropping', 'croppingNotForCrop'],
     [{ width: 2 }, 'width', 'widerThanBed', '4 ft'],
     [{ length: 20 }, 'length', 'longerThanBed', '24 ft'],
     [{ width: 0 }, 'width', 'tooNarrow'],
@@ -172,7 +172,7 @@ describe('the log moves the plan', () => {
   });
 });
 
-it('re-reckons everything when the frost dates of the garden change', async () => {
+it('computes everything anew when the frost dates of the garden change', async () => {
   const planting = await garden.planting(bedId, { cropId: 'bush-bean', varietyId: 'green' });
   const { version } = await garden.ok('garden');
   await garden.ok('saveGarden', { ifMatch: version, body: { ...gardenInput, lastFrost: '05-30' } });
@@ -259,7 +259,7 @@ describe('across years', () => {
       cropId: 'garlic',
       varietyId: 'hardneck',
       method: 'setPlants',
-      turn: 'overwinter',
+      cropping: 'overwinter',
       year: 2025,
     });
     expect((await inYear(id, 2025))!.steps).toEqual((await inYear(id, 2026))!.steps);

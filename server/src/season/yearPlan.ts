@@ -20,7 +20,7 @@ import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
 import { plantings } from './entity.ts';
 import type { SentPlan } from './placementTask.ts';
-import { type Reckoned, reckonYear } from './reckoned.ts';
+import { type PlantingSchedule, schedulesOfYear } from './schedules.ts';
 
 const suns = new Remembered<Map<string, number>>();
 
@@ -53,10 +53,10 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
   });
 }
 
-const sentPlanting = ({ row, steps }: Reckoned): SentPlan['plantings'][number] => {
-  const { id, bedId, cropId, varietyId, method, turn, pattern, width, length } = row;
+const sentPlanting = ({ row, steps }: PlantingSchedule): SentPlan['plantings'][number] => {
+  const { id, bedId, cropId, varietyId, method, cropping, pattern, width, length } = row;
   const { betweenId, pinned, protection } = row;
-  const where = { id, bedId, cropId, varietyId, method, turn, pattern, width, length };
+  const where = { id, bedId, cropId, varietyId, method, cropping, pattern, width, length };
   return { ...where, betweenId, pinned, protection, steps };
 };
 
@@ -83,9 +83,9 @@ export async function yearPlanOf(
     .getRawMany();
   await breathe();
   const { latitude, ground, rules, offsetC } = garden;
-  const now = await reckonYear(manager, garden, year, today);
+  const now = await schedulesOfYear(manager, garden, year, today);
   await breathe();
-  const after = await reckonYear(manager, garden, year + 1, today);
+  const after = await schedulesOfYear(manager, garden, year + 1, today);
   await breathe();
   const here = new Set(now.map(({ row }) => row.id));
   const perennial = new Set(now.filter(({ season }) => season !== null).map(({ row }) => row.id));

@@ -244,7 +244,7 @@ export const peas = (bedId: string): PlantingInput => ({
   varietyId: 'snap',
   bedId,
   year: 2026,
-  turn: 'spring',
+  cropping: 'spring',
   method: 'sowInPlace',
   pattern: 'rows',
   width: 1.2192,

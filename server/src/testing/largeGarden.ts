@@ -98,7 +98,7 @@ export async function fillGarden(store: Store, gardenId: string, size: Size, see
         varietyId: varietyOf(crop, crop.varieties[0]!.id)!.id,
         bedId: beds[i % beds.length]!.id,
         year,
-        turn: 'spring' as const,
+        cropping: 'spring' as const,
         method: 'sowInPlace' as const,
         pattern: 'rows' as const,
         width: 1.2,

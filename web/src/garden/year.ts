@@ -19,7 +19,7 @@ export function monthsBetween(from: Day, to: Day): Day[] {
   return months;
 }
 
-/** The season year a day's frosts are reckoned with. */
+/** The season year a day's frosts are computed with. */
 export const seasonYearOf = (garden: Pick<Garden, 'latitude'>, day: Day): number =>
   seasonYearAt(garden.latitude, day);
 

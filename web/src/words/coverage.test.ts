@@ -1,13 +1,13 @@
 import { addDays } from '@unity-acre/core/calendar';
-import { families, methods, plainCatalogue, turns } from '@unity-acre/core/crops';
+import { croppings, families, methods, plainCatalogue } from '@unity-acre/core/crops';
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, climateOfNormals, skipReasons, yearSoFar } from '@unity-acre/core/place';
 import {
+  computeMilestones,
   defaultRules,
   findingCodes,
   findingRow,
   milestoneKinds,
-  milestones,
   type Reason,
   ruleSchools,
 } from '@unity-acre/core/season';
@@ -21,7 +21,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
   it.each([
     ['milestones', milestoneKinds, words.season.step],
     ['methods', methods, words.season.method],
-    ['parts of the season', turns, words.season.turn],
+    ['parts of the season', croppings, words.season.cropping],
     ['families', families, words.kit.family],
     ['entries', entryKinds, words.log.kind],
     ['reasons to skip a row', skipReasons, words.climate.station.skip],
@@ -118,10 +118,10 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       const almanac = almanacOf(climate);
       for (const crop of plainCatalogue.crops) {
         for (const method of crop.methods) {
-          for (const turn of crop.turns) {
+          for (const cropping of crop.croppings) {
             for (const variety of crop.varieties) {
-              const plan = { crop, variety, method, turn, year: 2026, startOn: null };
-              for (const { reasons } of milestones(plan, almanac, defaultRules) ?? []) {
+              const plan = { crop, variety, method, cropping, year: 2026, startOn: null };
+              for (const { reasons } of computeMilestones(plan, almanac, defaultRules) ?? []) {
                 for (const reason of [...reasons.earliest, ...reasons.best, ...reasons.latest]) {
                   if (!met.has(reason.code)) expectFilled(reason, shown, words.reasons);
                   met.add(reason.code);

@@ -1,13 +1,11 @@
 import type { Day } from '../../calendar/index.ts';
-import { type Almanac, expectedWarmth } from '../almanac.ts';
-import { degreeDaysOf } from '../degreeDays.ts';
+import { type Almanac, degreeDaysOf, expectedWarmth, SEED_DEPTH_MM } from '../almanac/index.ts';
+import type { SoilReading } from '../climate/index.ts';
 import { inYear, YEAR } from '../seasonYear.ts';
-import { SEED_DEPTH_MM } from '../soilTemperature.ts';
 import { almanacOfYear, READING_LASTS_DAYS } from './almanacOfYear.ts';
 import { departuresOf } from './departures.ts';
-import type { SoilReading } from './yearSoFar.ts';
 
-/** Warmth of a season year beside the usual one, as degree days above `AHEAD_BASE_C` from its first day to each place. */
+/** Warmth of a season year beside the usual one, as degree days above `AHEAD_BASE_C` from its first day to each season day. */
 export interface YearWarmth {
   usual: Float64Array;
   /** as far as it is measured */
@@ -51,24 +49,26 @@ export function aheadOn(almanac: Almanac): Ahead | null {
   const sum = warmth.own[until]!;
   const usual = warmth.usual[until]!;
   if (Math.max(sum, usual) < FEWEST) return null;
-  let place = 0;
-  while (place < YEAR && warmth.usual[place]! < sum) place++;
-  return { days: place - until, sum, usual };
+  let seasonDay = 0;
+  while (seasonDay < YEAR && warmth.usual[seasonDay]! < sum) seasonDay++;
+  return { days: seasonDay - until, sum, usual };
 }
 
 /** Soil temperature of a spot on a day at the depth of seed, °C: by this year's weather, and by what was read there. */
 export function soilOn(almanac: Almanac, day: Day): number {
   const year = almanac.seasonYear(day);
-  return almanacOfYear(almanac, year).soil(SEED_DEPTH_MM)[inYear(almanac.placeOf(year, day))]!;
+  return almanacOfYear(almanac, year).soil(SEED_DEPTH_MM)[inYear(almanac.seasonDayOf(year, day))]!;
 }
 
 /** The last soil reading of a bed by a day, if soil still goes by it. */
 export function readingOn(almanac: Almanac, day: Day): (SoilReading & { on: Day }) | null {
   const { thisYear } = almanac.climate;
   if (!thisYear) return null;
-  const place = almanac.placeOf(thisYear.year, day);
-  const last = thisYear.soil.filter((one) => one.bedId === almanac.spot.bedId && one.place <= place).at(-1);
-  return last && place - last.place < READING_LASTS_DAYS
-    ? { ...last, on: almanac.day(thisYear.year, last.place) }
+  const seasonDay = almanac.seasonDayOf(thisYear.year, day);
+  const last = thisYear.soil
+    .filter((one) => one.bedId === almanac.spot.bedId && one.seasonDay <= seasonDay)
+    .at(-1);
+  return last && seasonDay - last.seasonDay < READING_LASTS_DAYS
+    ? { ...last, on: almanac.day(thisYear.year, last.seasonDay) }
     : null;
 }

@@ -1,13 +1,17 @@
-import { Almanac, SUMMED_YEARS } from '../almanac.ts';
-import { type DateSpread, laterThan } from '../dateSpread.ts';
-import { expectedDegreeDays } from '../degreeDays.ts';
-import { growthRate, type Warmth } from '../growthRate.ts';
-import { shelters } from '../protection.ts';
-import { calendarPlace, MIDSUMMER, YEAR } from '../seasonYear.ts';
-import { type SoilCover, soilTemperatures } from '../soilTemperature.ts';
-import { isSteadyAt, STEADY_NIGHTS } from '../yearlyDates.ts';
+import {
+  Almanac,
+  expectedDegreeDays,
+  growthRate,
+  type SoilCover,
+  SUMMED_YEARS,
+  shelters,
+  soilTemperatures,
+  type Warmth,
+} from '../almanac/index.ts';
+import type { SoilReading, YearSoFar } from '../climate/index.ts';
+import { type DateSpread, isSteadyAt, laterThan, STEADY_NIGHTS } from '../climate/index.ts';
+import { calendarDay, MIDSUMMER, type SeasonDay, YEAR } from '../seasonYear.ts';
 import { type Departures, departuresOf, spellsOf } from './departures.ts';
-import type { SoilReading, YearSoFar } from './yearSoFar.ts';
 
 const years = new WeakMap<Almanac, Map<number, Almanac>>();
 
@@ -38,8 +42,8 @@ export function almanacOfYear(almanac: Almanac, year: number): Almanac {
 export const usualYear = (almanac: Almanac): Almanac =>
   almanac instanceof AlmanacOfYear ? almanac.usual : almanac;
 
-/** What has happened is dated just before its place, so that rounding up gives the place itself. */
-const happenedAt = (place: number): DateSpread => ({ mean: place - 0.01, sd: 0.001, share: 1 });
+/** What has happened is dated just before its day, so that rounding up gives the day itself. */
+const happenedAt = (seasonDay: SeasonDay): DateSpread => ({ mean: seasonDay - 0.01, sd: 0.001, share: 1 });
 
 class AlmanacOfYear extends Almanac {
   override readonly measured: number;
@@ -47,7 +51,7 @@ class AlmanacOfYear extends Almanac {
   readonly #spells: Departures;
   readonly #soils = new Map<string, Float64Array>();
   readonly #growths = new Map<string, Float64Array>();
-  /** places of this year's days in the season year at hand: they are those of the year after for what was planted last year */
+  /** from this year's days to days of the season year at hand: for what was planted last year they are those of the year after */
   readonly #shift: number;
 
   constructor(
@@ -66,16 +70,16 @@ class AlmanacOfYear extends Almanac {
     return this.#shift === 0;
   }
 
-  /** By how much nights about a place differ from the usual, °C; nothing where the place is past. */
-  #warmerAt(place: number): number {
-    const at = Math.round(place);
+  /** By how much nights about a day differ from the usual, °C; nothing where the day is past. */
+  #warmerAt(seasonDay: SeasonDay): number {
+    const at = Math.round(seasonDay);
     return at >= this.so.until && at < YEAR ? this.#departures.low[at]! : 0;
   }
 
   /** The minimum of a measured or foretold night at this spot, °C; warmer than all where it is not known. */
-  #night(place: number): number {
+  #night(seasonDay: SeasonDay): number {
     const { nightsC } = shelters[this.spot.protection];
-    return this.low[place]! - nightsC + this.#departures.low[place]!;
+    return this.low[seasonDay]! - nightsC + this.#departures.low[seasonDay]!;
   }
 
   override lastFreeze(thresholdC: number): DateSpread {
@@ -89,8 +93,8 @@ class AlmanacOfYear extends Almanac {
     const usual = this.usual.firstFreeze(thresholdC);
     if (!this.#isThisYear()) return usual;
     const { frostC } = shelters[this.spot.protection];
-    for (let place = MIDSUMMER; place < this.so.until; place++)
-      if (this.#night(place) + frostC <= thresholdC) return happenedAt(place);
+    for (let seasonDay = MIDSUMMER; seasonDay < this.so.until; seasonDay++)
+      if (this.#night(seasonDay) + frostC <= thresholdC) return happenedAt(seasonDay);
     const shifted = this.usual.firstFreeze(thresholdC - this.#warmerAt(usual.mean));
     return this.so.until > MIDSUMMER ? laterThan(shifted, this.so.until) : shifted;
   }
@@ -100,8 +104,8 @@ class AlmanacOfYear extends Almanac {
     if (!this.#isThisYear()) return usual;
     const { nightsC } = shelters[this.spot.protection];
     const nights = Float32Array.from({ length: this.so.low.length }, (_, p) => this.#night(p) + nightsC);
-    for (let place = 0; place + STEADY_NIGHTS <= nights.length; place++)
-      if (isSteadyAt(nights, place, thresholdC)) return happenedAt(place);
+    for (let seasonDay = 0; seasonDay + STEADY_NIGHTS <= nights.length; seasonDay++)
+      if (isSteadyAt(nights, seasonDay, thresholdC)) return happenedAt(seasonDay);
     const shifted = this.usual.nightsFrom(thresholdC - this.#warmerAt(usual.mean));
     return laterThan(shifted, Math.max(0, nights.length - STEADY_NIGHTS + 1));
   }
@@ -117,7 +121,7 @@ class AlmanacOfYear extends Almanac {
       const air = {
         low: this.low.map((value, p) => value + low[p]!),
         high: this.high.map((value, p) => value + high[p]!),
-        dayOfYear: (i: number) => calendarPlace(latitude, i) + 1,
+        dayOfYear: (i: number) => calendarDay(latitude, i) + 1,
       };
       const yearMean = this.mean.reduce((sum, value) => sum + value, 0) / YEAR;
       soil = soilTemperatures(air, latitude, depthMm, cover, yearMean, usual[YEAR - 1]!);
@@ -151,29 +155,29 @@ class AlmanacOfYear extends Almanac {
    * Growth of one day of this year, by the mean of the days about it: what a warm and a cold day bring together is not what two
    * middling ones do, and the usual year counts with means.
    */
-  #rate({ base, cap, usual }: Warmth, place: number): number {
+  #rate({ base, cap, usual }: Warmth, seasonDay: SeasonDay): number {
     const degreeDays = expectedDegreeDays(
-      this.mean[place]! + (this.#spells.low[place]! + this.#spells.high[place]!) / 2,
+      this.mean[seasonDay]! + (this.#spells.low[seasonDay]! + this.#spells.high[seasonDay]!) / 2,
       this.climate.spreadC,
       base,
       cap,
     );
-    return growthRate(degreeDays / (usual - base), this.light[place]!);
+    return growthRate(degreeDays / (usual - base), this.light[seasonDay]!);
   }
 }
 
-/** Days for which soil is what was read, and in which it goes back to what is reckoned. Common practice: a reading holds for a week. */
+/** Days for which soil is what was read, and in which it goes back to what is computed. Common practice: a reading holds for a week. */
 const READING_HOLDS_DAYS = 5;
 const READING_FADES_DAYS = 9;
 export const READING_LASTS_DAYS = READING_HOLDS_DAYS + READING_FADES_DAYS;
 
-/** Puts what was read in a bed in place of what was reckoned: as far off as it was found, for some days. */
+/** Puts what was read in a bed in place of what was computed: as far off as it was found, for some days. */
 function overrule(soil: Float64Array, readings: readonly SoilReading[]): void {
-  for (const [i, { place, soilC }] of readings.entries()) {
-    const off = soilC - soil[place]!;
-    const end = Math.min(YEAR, readings[i + 1]?.place ?? YEAR, place + READING_LASTS_DAYS);
-    for (let p = place; p < end; p++) {
-      const faded = Math.max(0, p - place - READING_HOLDS_DAYS) / READING_FADES_DAYS;
+  for (const [i, { seasonDay, soilC }] of readings.entries()) {
+    const off = soilC - soil[seasonDay]!;
+    const end = Math.min(YEAR, readings[i + 1]?.seasonDay ?? YEAR, seasonDay + READING_LASTS_DAYS);
+    for (let p = seasonDay; p < end; p++) {
+      const faded = Math.max(0, p - seasonDay - READING_HOLDS_DAYS) / READING_FADES_DAYS;
       soil[p]! += off * (1 - faded);
     }
   }

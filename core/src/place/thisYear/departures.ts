@@ -1,10 +1,8 @@
-import type { Climate } from '../climate.ts';
-import { calendarPlace, YEAR } from '../seasonYear.ts';
-import { FORECAST_ERROR_C } from '../station.ts';
-import { curveAt } from '../weatherModel.ts';
-import type { YearSoFar } from './yearSoFar.ts';
+import type { Climate, YearSoFar } from '../climate/index.ts';
+import { calendarDay, YEAR } from '../seasonYear.ts';
+import { curveAt, FORECAST_ERROR_C } from '../weather/index.ts';
 
-/** By how much a season year differs from the usual one, °C by place: measured, then foretold, then fading out. */
+/** By how much a season year differs from the usual one, °C by season day: measured, then foretold, then fading out. */
 export interface Departures {
   low: Float64Array;
   high: Float64Array;
@@ -29,12 +27,12 @@ function departuresFrom(climate: Climate, so: YearSoFar, which: 'low' | 'high'):
   const off = new Float64Array(YEAR);
   const values = so[which];
   let last = 0;
-  for (let place = 0; place < Math.min(YEAR, values.length); place++) {
-    const value = values[place];
+  for (let seasonDay = 0; seasonDay < Math.min(YEAR, values.length); seasonDay++) {
+    const value = values[seasonDay];
     // A missing day was as the day before it.
     if (value !== null && value !== undefined)
-      last = value - curveAt(climate[which], calendarPlace(climate.latitude, place));
-    off[place] = place < so.until ? last : last * trust(climate.spreadC, place - so.until);
+      last = value - curveAt(climate[which], calendarDay(climate.latitude, seasonDay));
+    off[seasonDay] = seasonDay < so.until ? last : last * trust(climate.spreadC, seasonDay - so.until);
   }
   fade(off, values.length);
   return off;
@@ -49,22 +47,25 @@ const trust = (spreadC: number, lead: number): number => {
 function fade(off: Float64Array, from: number): void {
   const recent = off.subarray(Math.max(0, from - RECENT_DAYS), from);
   const mean = recent.reduce((sum, value) => sum + value, 0) / Math.max(1, recent.length);
-  for (let place = from; place < YEAR; place++) {
-    const left = mean * 0.5 ** ((place - from + 1) / HALVES_IN_DAYS);
+  for (let seasonDay = from; seasonDay < YEAR; seasonDay++) {
+    const left = mean * 0.5 ** ((seasonDay - from + 1) / HALVES_IN_DAYS);
     if (Math.abs(left) < NONE_C) return;
-    off[place] = left;
+    off[seasonDay] = left;
   }
 }
 
 /** Days before and after one that make a spell with it: about as long as soil and plants remember. */
 const SPELL_DAYS = 3;
 
-/** The same with every measured day as the mean of those about it. @param until the first place that was not measured */
+/** The same with every measured day as the mean of those about it. @param until the first season day that was not measured */
 export function spellsOf({ low, high }: Departures, until: number): Departures {
   const smooth = (values: Float64Array) =>
-    values.map((value, place) => {
-      if (place >= until) return value;
-      const spell = values.subarray(Math.max(0, place - SPELL_DAYS), Math.min(until, place + SPELL_DAYS + 1));
+    values.map((value, seasonDay) => {
+      if (seasonDay >= until) return value;
+      const spell = values.subarray(
+        Math.max(0, seasonDay - SPELL_DAYS),
+        Math.min(until, seasonDay + SPELL_DAYS + 1),
+      );
       return spell.reduce((sum, one) => sum + one, 0) / spell.length;
     });
   return { low: smooth(low), high: smooth(high) };

@@ -1,17 +1,17 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, type Day } from '../../calendar/index.ts';
 import { gaussian, seeded } from '../../maths/index.ts';
-import { almanacOf } from '../almanac.ts';
-import type { Climate } from '../climate.ts';
-import { placeForEarlier, placeForLater, shareBy } from '../dateSpread.ts';
-import { calendarPlace, YEAR } from '../seasonYear.ts';
-import { SEED_DEPTH_MM } from '../soilTemperature.ts';
-import { stationWeather } from '../station.ts';
-import { climateOfNormals } from '../supposedClimate.ts';
-import { curveAt } from '../weatherModel.ts';
+import { almanacOf } from '../almanac/almanac.ts';
+import { SEED_DEPTH_MM } from '../almanac/soilTemperature.ts';
+import type { Climate } from '../climate/climate.ts';
+import { earlierQuantile, laterQuantile, shareBy } from '../climate/dateSpread.ts';
+import { climateOfNormals } from '../climate/supposedClimate.ts';
+import { daysOfSeason, yearSoFar } from '../climate/yearSoFar.ts';
+import { calendarDay, YEAR } from '../seasonYear.ts';
+import { curveAt } from '../weather/curve.ts';
+import { stationWeather } from '../weather/station.ts';
 import { aheadOn, readingOn, soilOn, yearWarmth } from './ahead.ts';
 import { almanacOfYear, usualYear } from './almanacOfYear.ts';
-import { daysOfSeason, yearSoFar } from './yearSoFar.ts';
 
 // Invented: a cold inland place.
 const climate = climateOfNormals(
@@ -29,8 +29,12 @@ const cool = { base: 4, cap: 24, usual: 15 };
 const days = (from: Day, count: number, offC: (n: number) => number) =>
   Array.from({ length: count }, (_, n) => {
     const on = addDays(from, n);
-    const place = calendarPlace(climate.latitude, usual.placeOf(2026, on));
-    return { on, low: curveAt(climate.low, place) + offC(n), high: curveAt(climate.high, place) + offC(n) };
+    const seasonDay = calendarDay(climate.latitude, usual.seasonDayOf(2026, on));
+    return {
+      on,
+      low: curveAt(climate.low, seasonDay) + offC(n),
+      high: curveAt(climate.high, seasonDay) + offC(n),
+    };
   });
 
 /** The climate on 20 April 2026 after days from New Year that differ so. */
@@ -39,10 +43,10 @@ const on = (
   offC: (n: number) => number,
   more: Partial<NonNullable<Climate['thisYear']>> = {},
 ) => {
-  const seen = days('2026-01-01', usual.placeOf(2026, today), offC);
+  const seen = days('2026-01-01', usual.seasonDayOf(2026, today), offC);
   return almanacOf({ ...climate, thisYear: { ...yearSoFar(climate.latitude, today, seen), ...more } });
 };
-const APRIL_20 = usual.placeOf(2026, '2026-04-20');
+const APRIL_20 = usual.seasonDayOf(2026, '2026-04-20');
 
 describe('a year like any other', () => {
   const year = almanacOfYear(
@@ -51,9 +55,9 @@ describe('a year like any other', () => {
   );
 
   it('has the soil, the growth and the dates of the usual year', () => {
-    for (const place of [20, 100, APRIL_20, 150, 250]) {
-      expect(year.soil(SEED_DEPTH_MM)[place]).toBeCloseTo(usual.soil(SEED_DEPTH_MM)[place]!, 1);
-      expect(Math.abs(year.growth(cool)[place]! - usual.growth(cool)[place]!)).toBeLessThan(0.5);
+    for (const seasonDay of [20, 100, APRIL_20, 150, 250]) {
+      expect(year.soil(SEED_DEPTH_MM)[seasonDay]).toBeCloseTo(usual.soil(SEED_DEPTH_MM)[seasonDay]!, 1);
+      expect(Math.abs(year.growth(cool)[seasonDay]! - usual.growth(cool)[seasonDay]!)).toBeLessThan(0.5);
     }
     expect(year.lastFreeze(0).mean).toBeCloseTo(usual.lastFreeze(0).mean, 1);
     expect(year.firstFreeze(0)).toEqual(usual.firstFreeze(0));
@@ -71,14 +75,15 @@ describe('a warm spring', () => {
   const year = almanacOfYear(spot, 2026);
 
   it('warms the soil by nearly as much, and is forgotten within a month', () => {
-    const warmer = (place: number) => year.soil(SEED_DEPTH_MM)[place]! - usual.soil(SEED_DEPTH_MM)[place]!;
+    const warmer = (seasonDay: number) =>
+      year.soil(SEED_DEPTH_MM)[seasonDay]! - usual.soil(SEED_DEPTH_MM)[seasonDay]!;
     expect(warmer(APRIL_20 - 1)).toBeGreaterThan(2.5);
     expect(warmer(APRIL_20 + 7)).toBeGreaterThan(0.3);
     expect(warmer(APRIL_20 + 35)).toBeLessThan(0.2);
   });
 
   it('brings growth on, which is kept', () => {
-    const gained = (place: number) => year.growth(cool)[place]! - usual.growth(cool)[place]!;
+    const gained = (seasonDay: number) => year.growth(cool)[seasonDay]! - usual.growth(cool)[seasonDay]!;
     expect(gained(APRIL_20)).toBeGreaterThan(5);
     expect(gained(YEAR)).toBeGreaterThanOrEqual(gained(APRIL_20));
   });
@@ -96,7 +101,7 @@ describe('a warm spring', () => {
     const late = on('2026-05-08', () => 4);
     const frost = almanacOfYear(late, 2026).lastFreeze(0);
     expect(frost.mean).toBeLessThan(usual.lastFreeze(0).mean);
-    expect(frost.mean).toBeGreaterThanOrEqual(usual.placeOf(2026, '2026-05-08'));
+    expect(frost.mean).toBeGreaterThanOrEqual(usual.seasonDayOf(2026, '2026-05-08'));
     expect(year.lastFreeze(0).mean).toBeCloseTo(usual.lastFreeze(0).mean, 0);
   });
 
@@ -138,8 +143,8 @@ it('neither gains nor loses over many years', () => {
       2026,
     );
     growth += growthOf(year) / growthOf(usual) / years;
-    for (let place = 100; place < 260; place++)
-      soil += (year.soil(SEED_DEPTH_MM)[place]! - usual.soil(SEED_DEPTH_MM)[place]!) / 160 / years;
+    for (let seasonDay = 100; seasonDay < 260; seasonDay++)
+      soil += (year.soil(SEED_DEPTH_MM)[seasonDay]! - usual.soil(SEED_DEPTH_MM)[seasonDay]!) / 160 / years;
   }
   expect(Math.abs(growth - 1)).toBeLessThan(0.03);
   expect(Math.abs(soil)).toBeLessThan(0.4);
@@ -165,8 +170,8 @@ describe('nights and frosts of the year', () => {
       const week = lows.slice(n, n + 7);
       return week.reduce((sum, low) => sum + low, 0) >= 70 && Math.min(...week) >= 7;
     });
-    expect(Math.ceil(placeForEarlier(year.nightsFrom(10), 0.75)!)).toBe(first);
-    expect(first).toBeLessThan(placeForEarlier(usual.nightsFrom(10), 0.5)!);
+    expect(Math.ceil(earlierQuantile(year.nightsFrom(10), 0.75)!)).toBe(first);
+    expect(first).toBeLessThan(earlierQuantile(usual.nightsFrom(10), 0.5)!);
   });
 
   it('knows that nights which have not come to stay come later', () => {
@@ -175,41 +180,41 @@ describe('nights and frosts of the year', () => {
       on(today, () => -4),
       2026,
     );
-    const place = usual.placeOf(2026, today);
-    expect(placeForEarlier(cold.nightsFrom(10), 0.5)!).toBeGreaterThan(place - 7);
-    expect(shareBy(cold.nightsFrom(10), place - 7)).toBe(0);
+    const seasonDay = usual.seasonDayOf(2026, today);
+    expect(earlierQuantile(cold.nightsFrom(10), 0.5)!).toBeGreaterThan(seasonDay - 7);
+    expect(shareBy(cold.nightsFrom(10), seasonDay - 7)).toBe(0);
   });
 
   it('ends with the first frost that came', () => {
     const autumn = on('2026-10-20', (n) => (n === 260 ? -12 : 2));
     const year = almanacOfYear(autumn, 2026);
-    expect(Math.ceil(placeForEarlier(year.firstFreeze(0), 0.5)!)).toBe(260);
+    expect(Math.ceil(earlierQuantile(year.firstFreeze(0), 0.5)!)).toBe(260);
     // A wall keeps it off.
     const wall = almanacOfYear(almanacOf(autumn.climate, { offsetC: 6 }), 2026);
-    expect(placeForEarlier(wall.firstFreeze(0), 0.5)!).toBeGreaterThan(260);
+    expect(earlierQuantile(wall.firstFreeze(0), 0.5)!).toBeGreaterThan(260);
   });
 
   it('goes on while no frost has come', () => {
     const today = '2026-10-20';
-    const place = usual.placeOf(2026, today);
-    const median = placeForEarlier(mildUntil(today).firstFreeze(0), 0.5)!;
-    expect(placeForEarlier(usual.firstFreeze(0), 0.5)!).toBeLessThan(place);
-    expect(median).toBeGreaterThanOrEqual(place);
-    expect(median).toBeLessThan(place + 30);
+    const seasonDay = usual.seasonDayOf(2026, today);
+    const median = earlierQuantile(mildUntil(today).firstFreeze(0), 0.5)!;
+    expect(earlierQuantile(usual.firstFreeze(0), 0.5)!).toBeLessThan(seasonDay);
+    expect(median).toBeGreaterThanOrEqual(seasonDay);
+    expect(median).toBeLessThan(seasonDay + 30);
   });
 
   it('leaves a spring that is past as it usually is', () => {
-    expect(placeForLater(mildUntil('2026-08-01').lastFreeze(0), 0.25)).toBe(
-      placeForLater(usual.lastFreeze(0), 0.25),
+    expect(laterQuantile(mildUntil('2026-08-01').lastFreeze(0), 0.25)).toBe(
+      laterQuantile(usual.lastFreeze(0), 0.25),
     );
   });
 });
 
 describe('a thermometer in the soil', () => {
   const read = [
-    { bedId: 'a', place: 100, soilC: 15 },
-    { bedId: 'a', place: 108, soilC: 9 },
-    { bedId: 'b', place: 100, soilC: 2 },
+    { bedId: 'a', seasonDay: 100, soilC: 15 },
+    { bedId: 'a', seasonDay: 108, soilC: 9 },
+    { bedId: 'b', seasonDay: 100, soilC: 2 },
   ];
   const spot = on('2026-04-20', () => 0, { soil: read });
   const of = (bedId: string) => almanacOf(spot.climate, { bedId });
@@ -220,7 +225,7 @@ describe('a thermometer in the soil', () => {
     expect(soil[99]).toBe(plain[99]);
     expect(soil[100]).toBeCloseTo(15, 6);
     const off = 15 - plain[100]!;
-    for (const place of [101, 105]) expect(soil[place]! - plain[place]!).toBeCloseTo(off, 6);
+    for (const seasonDay of [101, 105]) expect(soil[seasonDay]! - plain[seasonDay]!).toBeCloseTo(off, 6);
     expect(soil[107]! - plain[107]!).toBeLessThan(off - 0.5);
   });
 
@@ -288,6 +293,8 @@ describe('what is known of a year', () => {
       { bedId: 'a', on: '2025-11-02', soilC: 9 },
       { bedId: 'b', on: '2026-02-20', soilC: 2 },
     ];
-    expect(yearSoFar(44, '2026-03-04', [], [], soil).soil.map(({ place }) => place)).toEqual([50, 60]);
+    expect(yearSoFar(44, '2026-03-04', [], [], soil).soil.map(({ seasonDay }) => seasonDay)).toEqual([
+      50, 60,
+    ]);
   });
 });

@@ -3,8 +3,8 @@ import { addDays } from '../../calendar/index.ts';
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
 import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import type { PlannedPlanting } from '../planning/yearPlan.ts';
 import { northern } from '../testing.ts';
-import type { PlannedPlanting } from '../yearPlan.ts';
 import { consistency, findingKey, remediesFor } from './index.ts';
 import { bed, codes, FOOT, first, plan, planting } from './testing.ts';
 
@@ -186,7 +186,7 @@ describe('the course of the season', () => {
     const hardy = plainCatalogue.crops.find(
       ({ family, harvest }) => family === 'coverCrops' && harvest.sign === 'cutAtFlower',
     )!;
-    const cover = planting('a', hardy.id, { turn: hardy.turns.at(-1)! });
+    const cover = planting('a', hardy.id, { cropping: hardy.croppings.at(-1)! });
     const pea = planting('a', 'pea');
     const next = {
       ...pea,

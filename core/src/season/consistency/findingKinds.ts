@@ -1,4 +1,4 @@
-import type { YearPlan } from '../yearPlan.ts';
+import type { YearPlan } from '../planning/index.ts';
 import { kindsCross, pollinationBlock } from './checks/corn.ts';
 import { coverInTheWay } from './checks/coverCrop.ts';
 import { noPlaceLeft, overfull } from './checks/crowding.ts';

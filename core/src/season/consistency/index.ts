@@ -1,4 +1,4 @@
-import type { PlannedBed, PlannedPlanting, YearPlan } from '../yearPlan.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/index.ts';
 import { type Finding, findingCodes, findingRow } from './findingKinds.ts';
 import type { Remedy } from './row.ts';
 

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../../calendar/index.ts';
 import { plainCatalogue } from '../../crops/index.ts';
-import { startOf } from '../milestone.ts';
-import type { PlannedPlanting, YearPlan } from '../yearPlan.ts';
+import { startOf } from '../milestones/milestone.ts';
+import type { PlannedPlanting, YearPlan } from '../planning/yearPlan.ts';
 import { type Finding, type Remedy, remediesFor } from './index.ts';
 import { bed, codes, FOOT, first, plan, planting } from './testing.ts';
 

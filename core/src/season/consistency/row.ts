@@ -1,7 +1,7 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Evidence, Family } from '../../crops/index.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/index.ts';
 import type { Reason } from '../reason.ts';
-import type { PlannedBed, PlannedPlanting, YearPlan } from '../yearPlan.ts';
 
 /** How bad a finding is: 1 cannot be, 2 will likely fail, 3 could be better. */
 type Severity = 1 | 2 | 3;

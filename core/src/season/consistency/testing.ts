@@ -1,9 +1,9 @@
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
-import { milestones } from '../reckon.ts';
+import { computeMilestones } from '../milestones/computeMilestones.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/yearPlan.ts';
 import { defaultRules } from '../rules.ts';
 import { almanac } from '../testing.ts';
-import type { PlannedBed, PlannedPlanting, YearPlan } from '../yearPlan.ts';
 import { consistency, type Finding } from './index.ts';
 
 export const FOOT = 0.3048;
@@ -31,7 +31,7 @@ export function planting(
     crop,
     variety: crop.varieties[0]!,
     method: rest.method ?? crop.methods[0]!,
-    turn: rest.turn ?? crop.turns[0]!,
+    cropping: rest.cropping ?? crop.croppings[0]!,
   };
   return {
     id: `${cropId} ${++n}`,
@@ -43,7 +43,7 @@ export function planting(
     betweenId: null,
     pinned: false,
     protection: 'none',
-    steps: milestones({ ...way, year: 2026, startOn }, almanac, defaultRules)!,
+    steps: computeMilestones({ ...way, year: 2026, startOn }, almanac, defaultRules)!,
     ...rest,
   };
 }

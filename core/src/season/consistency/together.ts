@@ -1,5 +1,5 @@
-import { inGroundSpan } from '../space.ts';
-import type { PlannedPlanting, YearPlan } from '../yearPlan.ts';
+import type { PlannedPlanting, YearPlan } from '../planning/index.ts';
+import { inGroundSpan } from '../planning/index.ts';
 
 /** Every two of a list, in its order. */
 export const pairsOf = <T>(list: readonly T[]): [T, T][] =>

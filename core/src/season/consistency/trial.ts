@@ -1,8 +1,7 @@
 import { addDays, type Day } from '../../calendar/index.ts';
 import { workedOutline } from '../../ground/index.ts';
-import { startOf } from '../milestone.ts';
-import { milestones } from '../reckon.ts';
-import type { PlannedBed, PlannedPlanting, YearPlan } from '../yearPlan.ts';
+import { computeMilestones, startOf } from '../milestones/index.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/index.ts';
 import type { Remedy, Trial } from './row.ts';
 
 /* Changes that more than one kind of finding tries. */
@@ -14,15 +13,15 @@ const MOST_DAYS_LATER = 70;
 
 /** The steps of a planting with another start; null where the crop does not grow so. */
 export const startedOn = (plan: YearPlan, planting: PlannedPlanting, startOn: Day | null) => {
-  const { crop, variety, method, turn, bedId, protection } = planting;
-  return milestones(
-    { crop, variety, method, turn, year: plan.year, startOn },
+  const { crop, variety, method, cropping, bedId, protection } = planting;
+  return computeMilestones(
+    { crop, variety, method, cropping, year: plan.year, startOn },
     plan.almanacOf(bedId, protection),
     plan.rules,
   );
 };
 
-/** A planting moved to a bed, its steps reckoned there; null where the crop does not grow there so. */
+/** A planting moved to a bed, its steps computed there; null where the crop does not grow there so. */
 function movedTo(plan: YearPlan, planting: PlannedPlanting, bed: PlannedBed): PlannedPlanting | null {
   const { across, along } = workedOutline(bed);
   const width = Math.min(planting.width, across);

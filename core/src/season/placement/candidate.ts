@@ -1,11 +1,9 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../../calendar/index.ts';
 import { neighboursOf } from '../../crops/index.ts';
 import { FULL_SUN_HOURS, PART_SUN_HOURS, workedOutline } from '../../ground/index.ts';
-import { type Milestone, startOf } from '../milestone.ts';
-import { milestones } from '../reckon.ts';
-import { inGroundSpan } from '../space.ts';
+import { computeMilestones, type Milestone, startOf } from '../milestones/index.ts';
+import { inGroundSpan, lastYearOf, type PlannedBed, rotates, type YearPlan } from '../planning/index.ts';
 import { doubtsOf } from '../windows/index.ts';
-import { lastYearOf, type PlannedBed, rotates, type YearPlan } from '../yearPlan.ts';
 import { type Demand, pieceOf, waysOf } from './demand.ts';
 
 /** Why a bed does not do for a part of a wish. */
@@ -17,7 +15,7 @@ export interface Candidate {
   demand: number;
   bedId: string;
   method: ReturnType<typeof waysOf>[number]['method'];
-  turn: ReturnType<typeof waysOf>[number]['turn'];
+  cropping: ReturnType<typeof waysOf>[number]['cropping'];
   startOn: Day;
   steps: readonly Milestone[];
   width: number;
@@ -37,7 +35,7 @@ const PICK_GIVE = 10;
 
 interface Timed {
   method: Candidate['method'];
-  turn: Candidate['turn'];
+  cropping: Candidate['cropping'];
   startOn: Day;
   steps: readonly Milestone[];
   off: number;
@@ -140,9 +138,9 @@ function timesOf(
   almanac: ReturnType<YearPlan['almanacOf']>,
 ): Timed[] {
   const { crop, variety } = wish;
-  return waysOf(crop, plan.rules).flatMap(({ method, turn }): Timed[] => {
+  return waysOf(crop, plan.rules).flatMap(({ method, cropping }): Timed[] => {
     const at = (startOn: Day | null) =>
-      milestones({ crop, variety, method, turn, year: plan.year, startOn }, almanac, plan.rules);
+      computeMilestones({ crop, variety, method, cropping, year: plan.year, startOn }, almanac, plan.rules);
     const best = at(null);
     const start = best && startOf(best);
     if (!best || !start || doubtsOf(best).some(({ code }) => code === 'notOwnSeason')) return [];
@@ -150,7 +148,7 @@ function timesOf(
     // What has not been begun cannot begin before today.
     const least = laterOf(earliest, plan.today);
     if (latest < least) return [];
-    if (pickOn !== null) return pickedOn(pickOn, at, least, latest, method, turn);
+    if (pickOn !== null) return pickedOn(pickOn, at, least, latest, method, cropping);
     const days = STARTS.map((share) =>
       share >= 0
         ? addDays(bestDay, Math.round(share * Math.max(0, daysBetween(bestDay, latest))))
@@ -159,7 +157,7 @@ function timesOf(
     return [...new Set(days)].flatMap((startOn): Timed[] => {
       const steps = at(startOn);
       return steps
-        ? [{ method, turn, startOn, steps, off: Math.abs(daysBetween(bestDay, startOn)) / 7 }]
+        ? [{ method, cropping, startOn, steps, off: Math.abs(daysBetween(bestDay, startOn)) / 7 }]
         : [];
     });
   });
@@ -172,7 +170,7 @@ function pickedOn(
   least: Day,
   latest: Day,
   method: Timed['method'],
-  turn: Timed['turn'],
+  cropping: Timed['cropping'],
 ): Timed[] {
   const pickOf = (steps: readonly Milestone[] | null) => steps?.find(({ kind }) => kind === 'firstPick')?.on;
   let low = 0;
@@ -188,5 +186,5 @@ function pickedOn(
   const pick = pickOf(steps);
   if (!steps || !pick) return [];
   const off = Math.abs(daysBetween(wanted, pick));
-  return off <= PICK_GIVE ? [{ method, turn, startOn, steps, off: off / 7 }] : [];
+  return off <= PICK_GIVE ? [{ method, cropping, startOn, steps, off: off / 7 }] : [];
 }

@@ -1,10 +1,10 @@
 import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
-import type { Crop, Method, Turn, Variety } from '../../crops/index.ts';
+import type { Crop, Cropping, Method, Variety } from '../../crops/index.ts';
 import { type Pattern, pack, workedOutline } from '../../ground/index.ts';
-import { spacingOf } from '../amounts.ts';
+import { spacingOf } from '../amounts/index.ts';
+import type { PlannedBed } from '../planning/index.ts';
 import type { HouseRules } from '../rules.ts';
-import { allowsMethod, hasTurn } from '../windows/index.ts';
-import type { PlannedBed } from '../yearPlan.ts';
+import { allowsMethod, hasCropping } from '../windows/index.ts';
 
 /** What the garden wishes for. */
 export interface Wish {
@@ -93,12 +93,12 @@ function picksOf({ crop, from, until }: Wish): (Day | null)[] {
 }
 
 /** The ways a crop is grown, the usual one first. */
-export function waysOf(crop: Crop, rules: HouseRules): { method: Method; turn: Turn }[] {
+export function waysOf(crop: Crop, rules: HouseRules): { method: Method; cropping: Cropping }[] {
   const method = crop.methods.find((one) => allowsMethod(crop, one, rules));
   if (!method) return [];
-  const turns = crop.turns.filter((turn) => hasTurn(crop, turn));
-  const inSeason = turns.filter((turn) => turn !== 'overwinter');
-  return (inSeason.length > 0 ? inSeason : turns).map((turn) => ({ method, turn }));
+  const croppings = crop.croppings.filter((cropping) => hasCropping(crop, cropping));
+  const inSeason = croppings.filter((cropping) => cropping !== 'overwinter');
+  return (inSeason.length > 0 ? inSeason : croppings).map((cropping) => ({ method, cropping }));
 }
 
 /**

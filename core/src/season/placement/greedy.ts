@@ -2,8 +2,8 @@ import { daysBetween } from '../../calendar/index.ts';
 import { neighboursOf } from '../../crops/index.ts';
 import { workedOutline } from '../../ground/index.ts';
 import { seeded } from '../../maths/index.ts';
-import { type GroundTaken, owned } from '../space.ts';
-import type { YearPlan } from '../yearPlan.ts';
+import type { YearPlan } from '../planning/index.ts';
+import { type GroundTaken, owned } from '../planning/index.ts';
 import type { Candidate } from './candidate.ts';
 import type { Demand } from './demand.ts';
 

@@ -1,7 +1,7 @@
 import type { Day } from '../../calendar/index.ts';
 import { groundArea } from '../../ground/index.ts';
-import { takenBy } from '../space.ts';
-import type { YearPlan } from '../yearPlan.ts';
+import type { YearPlan } from '../planning/index.ts';
+import { takenBy } from '../planning/index.ts';
 import { type Barrier, barriers, type Candidate, candidatesOf } from './candidate.ts';
 import { type Demand, demandsOf, groundPerPlant, plantsOf, type Wish } from './demand.ts';
 import { greedyPlacement } from './greedy.ts';

@@ -2,8 +2,8 @@ import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
 import { neighboursOf } from '../../crops/index.ts';
 import { contains, gridInside, outlineOf, shadowOf, workedOutline } from '../../ground/index.ts';
 import { Mip } from '../../solving/index.ts';
-import { type GroundTaken, isTall, owned } from '../space.ts';
-import type { YearPlan } from '../yearPlan.ts';
+import type { YearPlan } from '../planning/index.ts';
+import { type GroundTaken, isTall, owned } from '../planning/index.ts';
 import type { Candidate } from './candidate.ts';
 import { type Demand, yieldOf } from './demand.ts';
 
@@ -211,7 +211,7 @@ function tenderBed(
   list: readonly number[],
   bedId: string,
 ): void {
-  const tender = list.filter((i) => demands[candidates[i]!.demand]!.wish.crop.temperament !== 'hardy');
+  const tender = list.filter((i) => demands[candidates[i]!.demand]!.wish.crop.hardiness !== 'hardy');
   if (tender.length === 0) return;
   const column = mip.column(`tender ${bedId}`, -TENDER_BED);
   const parts = new Set(tender.map((i) => candidates[i]!.demand)).size;

@@ -1,8 +1,8 @@
-import type { Crop, Method, Turn } from '../../crops/index.ts';
+import type { Crop, Cropping, Method } from '../../crops/index.ts';
 import type { HouseRules } from '../rules.ts';
 
 /** True where the catalogue has the crop planted for this part of the season. */
-export const hasTurn = (crop: Crop, turn: Turn): boolean => crop.turns.includes(turn);
+export const hasCropping = (crop: Crop, cropping: Cropping): boolean => crop.croppings.includes(cropping);
 
 /** True where the crop can be grown that way in a garden of these rules. */
 export function allowsMethod(crop: Crop, method: Method, rules: HouseRules): boolean {

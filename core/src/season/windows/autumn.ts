@@ -7,7 +7,7 @@ import { firstClosed, type Gate, type Gates, lastOpen } from './gates.ts';
 import { type Deadline, grownBy, lastStart } from './grownBy.ts';
 import { growthOf } from './growth.ts';
 import { growingHeat, settingHeat } from './hotSpell.ts';
-import type { Asked, PlaceWindow } from './placeWindow.ts';
+import type { Asked, SeasonWindow } from './seasonWindow.ts';
 import { coolestWindow, springWindow } from './spring.ts';
 
 /** How far before its best day an autumn sowing may start where no heat holds it back. Common practice, no source. */
@@ -28,7 +28,7 @@ const OWN_SEASON_DAYS = 45;
  * it, and not so early that it meets the summer's heat.
  * Source: common practice, no source (KNOWLEDGE 3.7 and 3.10).
  */
-export function autumnWindow(asked: Asked, gates: Gates, rules: HouseRules): PlaceWindow {
+export function autumnWindow(asked: Asked, gates: Gates, rules: HouseRules): SeasonWindow {
   const { crop, variety, stage } = asked;
   const { almanac } = gates;
   const doubts = placeDoubts(crop, variety, almanac);
@@ -38,18 +38,21 @@ export function autumnWindow(asked: Asked, gates: Gates, rules: HouseRules): Pla
   const deadline = grownBy(crop, gates, rules);
   const wanted = countedBack(asked, gates, deadline);
   const opening = heatOpens(asked, gates);
-  const lead: Gate = { place: wanted.place - LEAD_DAYS, reason: { code: 'summerHeat', days: LEAD_DAYS } };
+  const lead: Gate = {
+    seasonDay: wanted.seasonDay - LEAD_DAYS,
+    reason: { code: 'summerHeat', days: LEAD_DAYS },
+  };
   const earliest = lastOpen([...(opening.length > 0 ? opening : [lead]), ...(stage ? [stage] : [])]);
   const best = lastOpen([earliest, wanted]);
   const parted = opening.length > 0;
-  if (crop.temperament !== 'hardy' && !hasOwnSeason(asked, gates, rules, best.place, parted))
+  if (crop.hardiness !== 'hardy' && !hasOwnSeason(asked, gates, rules, best.seasonDay, parted))
     doubts.push({ code: 'notOwnSeason' });
   const closing = closes(asked, gates, deadline);
-  const last = closing.place < earliest.place ? missed(closing.reason, asked) : closing.reason;
+  const last = closing.seasonDay < earliest.seasonDay ? missed(closing.reason, asked) : closing.reason;
   return {
-    earliest: earliest.place,
-    best: best.place,
-    latest: Math.max(best.place, closing.place),
+    earliest: earliest.seasonDay,
+    best: best.seasonDay,
+    latest: Math.max(best.seasonDay, closing.seasonDay),
     reasons: { earliest: [earliest.reason], best: [best.reason], latest: [last, ...doubts] },
   };
 }
@@ -59,20 +62,22 @@ function countedBack(asked: Asked, gates: Gates, deadline: Deadline | null): Gat
   const { crop, maturity } = asked;
   const { almanac, year } = gates;
   const picking = Math.min(PICKING_DAYS.most, Math.max(PICKING_DAYS.fewest, crop.pickDays.usual));
-  const end = deadline?.place ?? WITHOUT_END;
-  const place = lastStart(asked, gates, end - picking);
+  const end = deadline?.seasonDay ?? WITHOUT_END;
+  const seasonDay = lastStart(asked, gates, end - picking);
   const counted: Gate = {
-    place,
+    seasonDay,
     reason: {
       code: 'countBack',
       by: almanac.day(year, end),
-      maturity: growthOf(almanac, crop).daysFrom(place, maturity.usual),
+      maturity: growthOf(almanac, crop).daysFrom(seasonDay, maturity.usual),
       picking,
     },
   };
   const eased = easedHeat(asked, gates);
   // Where the cool season is long there is no need to wait for its end.
-  return eased && (deadline === null || eased.place < place) && eased.place > place - 2 * LEAD_DAYS
+  return eased &&
+    (deadline === null || eased.seasonDay < seasonDay) &&
+    eased.seasonDay > seasonDay - 2 * LEAD_DAYS
     ? eased
     : counted;
 }
@@ -82,9 +87,9 @@ function easedHeat({ crop }: Asked, { almanac, year }: Gates): Gate | null {
   const heat = growingHeat(almanac, crop);
   if (!heat || heat.from === null) return null;
   const highC = crop.heatEndsC! + SEEDLING_GIVE_C;
-  for (let place = heat.to; place > heat.from; place--)
-    if (almanac.high[inYear(place)]! > highC)
-      return { place, reason: { code: 'heatEases', highC, on: almanac.day(year, place) } };
+  for (let seasonDay = heat.to; seasonDay > heat.from; seasonDay--)
+    if (almanac.high[inYear(seasonDay)]! > highC)
+      return { seasonDay, reason: { code: 'heatEases', highC, on: almanac.day(year, seasonDay) } };
   return null;
 }
 
@@ -96,14 +101,14 @@ function heatOpens(asked: Asked, gates: Gates): Gate[] {
   const heat = growingHeat(almanac, crop);
   if (heat && heat.from !== null) {
     const reason: Reason = { code: 'heatOver', highC: crop.heatEndsC!, on: almanac.day(year, heat.to) };
-    opening.push({ place: lastStart(asked, gates, heat.to - BEFORE_COOL_DAYS - 1) + 1, reason });
+    opening.push({ seasonDay: lastStart(asked, gates, heat.to - BEFORE_COOL_DAYS - 1) + 1, reason });
   }
   const setting = settingHeat(almanac, crop);
   if (setting && setting.from !== null) {
     const [highC, nightC] = crop.fruitSet!.mostC;
     const reason: Reason = { code: 'setsAfterHeat', highC, nightC, on: almanac.day(year, setting.to) };
     const limit = setting.to - SETTING_GIVE_DAYS + crop.fruitSet!.daysToPick;
-    opening.push({ place: lastStart(asked, gates, limit - 1) + 1, reason });
+    opening.push({ seasonDay: lastStart(asked, gates, limit - 1) + 1, reason });
   }
   if (method === 'sowInPlace') {
     const cool = gates.soilCoolEnough(crop.germination.most);
@@ -116,7 +121,7 @@ function heatOpens(asked: Asked, gates: Gates): Gate[] {
 function closes(asked: Asked, gates: Gates, deadline: Deadline | null): Gate {
   const ends = heatCloses(asked, gates, 1);
   if (deadline) ends.push(deadlineCloses(asked, gates, deadline));
-  return ends.length > 0 ? firstClosed(ends) : { place: YEAR - 1, reason: { code: 'openSeason' } };
+  return ends.length > 0 ? firstClosed(ends) : { seasonDay: YEAR - 1, reason: { code: 'openSeason' } };
 }
 
 /** Whether a tender crop's autumn differs from its spring: after a summer too hot for it, or in a season long enough. */
@@ -127,6 +132,6 @@ function hasOwnSeason(
   best: number,
   isParted: boolean,
 ): boolean {
-  if (isParted || !asked.crop.turns.includes('spring')) return true;
+  if (isParted || !asked.crop.croppings.includes('spring')) return true;
   return best - springWindow(asked, gates, rules).best >= OWN_SEASON_DAYS;
 }

@@ -4,7 +4,7 @@ import type { Gate, Gates } from './gates.ts';
 import { type Deadline, lastStart } from './grownBy.ts';
 import { growthOf } from './growth.ts';
 import { growingHeat, settingHeat } from './hotSpell.ts';
-import type { Asked } from './placeWindow.ts';
+import type { Asked } from './seasonWindow.ts';
 
 /* What closes the windows of spring and of autumn alike. */
 
@@ -15,9 +15,9 @@ export const SETTING_GIVE_DAYS = 7;
 
 /** The last start from which a crop is ready by its deadline. */
 export function deadlineCloses(asked: Asked, gates: Gates, deadline: Deadline): Gate {
-  const place = lastStart(asked, gates, deadline.place);
-  const maturity = growthOf(gates.almanac, asked.crop).daysFrom(place, asked.maturity.usual);
-  return { place, reason: deadline.reason(maturity) };
+  const seasonDay = lastStart(asked, gates, deadline.seasonDay);
+  const maturity = growthOf(gates.almanac, asked.crop).daysFrom(seasonDay, asked.maturity.usual);
+  return { seasonDay, reason: deadline.reason(maturity) };
 }
 
 /** Heat that comes before a crop is ready, or before its flowers have set. @param later so many years after the planting's own */
@@ -29,7 +29,7 @@ export function heatCloses(asked: Asked, gates: Gates, later: number): Gate[] {
   if (heat && heat.from !== null) {
     const from = heat.from + later * YEAR;
     const reason: Reason = { code: 'heatComes', highC: crop.heatEndsC!, on: almanac.day(year, from) };
-    ends.push({ place: lastStart(asked, gates, from + HEAT_GIVE_DAYS), reason });
+    ends.push({ seasonDay: lastStart(asked, gates, from + HEAT_GIVE_DAYS), reason });
   }
   const setting = settingHeat(almanac, crop);
   if (setting && setting.from !== null) {
@@ -37,7 +37,7 @@ export function heatCloses(asked: Asked, gates: Gates, later: number): Gate[] {
     const [highC, nightC] = crop.fruitSet!.mostC;
     const reason: Reason = { code: 'setsBeforeHeat', highC, nightC, on: almanac.day(year, from) };
     const limit = from + SETTING_GIVE_DAYS + crop.fruitSet!.daysToPick;
-    ends.push({ place: lastStart(asked, gates, limit), reason });
+    ends.push({ seasonDay: lastStart(asked, gates, limit), reason });
   }
   return ends;
 }

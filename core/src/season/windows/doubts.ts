@@ -1,8 +1,8 @@
 import type { Crop, Variety } from '../../crops/index.ts';
 import type { Almanac } from '../../place/index.ts';
-import type { Milestone } from '../milestone.ts';
+import type { Milestone } from '../milestones/index.ts';
 import type { Reason } from '../reason.ts';
-import { killingPlace } from './frost.ts';
+import { killingSeasonDay } from './frost.ts';
 
 /**
  * Reasons for which a window is told, but not advised: the place seldom or never has what the crop wants, or it is not
@@ -46,7 +46,7 @@ export function placeDoubts(crop: Crop, variety: Variety, almanac: Almanac): Rea
   const doubts: Reason[] = [];
   const wantedC = crop.growth.usual;
   const meanC = Math.max(...almanac.mean);
-  if (crop.temperament !== 'hardy') {
+  if (crop.hardiness !== 'hardy') {
     if (meanC < wantedC - COOL_SUMMER_C)
       doubts.push({ code: 'coolSummer', meanC: Math.round(meanC), wantedC });
     if (almanac.climate.basis === 'frosts' && (crop.nightsC?.[1] ?? 0) >= WANTS_WARM_NIGHTS_C)
@@ -64,6 +64,6 @@ export function placeDoubts(crop: Crop, variety: Variety, almanac: Almanac): Rea
 /** Whether winter kills in most years what is to stand through it. */
 export function winterDoubts(crop: Crop, almanac: Almanac): Reason[] {
   const atC = crop.frostDamageC;
-  const isKilled = atC > STANDS_ANY_WINTER_C && killingPlace(crop, almanac) !== null;
+  const isKilled = atC > STANDS_ANY_WINTER_C && killingSeasonDay(crop, almanac) !== null;
   return isKilled ? [{ code: 'winterKills', atC }] : [];
 }

@@ -1,25 +1,26 @@
 import { type Crop, daysToEmergence } from '../../crops/index.ts';
 import {
   type Almanac,
+  earlierQuantile,
   inYear,
-  placeForEarlier,
-  placeForLater,
+  laterQuantile,
   SEED_DEPTH_MM,
+  type SeasonDay,
   usualYear,
   YEAR,
 } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
-import { placeOfSum } from './growth.ts';
+import { seasonDayOfSum } from './growth.ts';
 
-/** What holds something back, or ends it: a place in the season year, and why there. */
+/** What holds something back, or ends it: the season day, and why that one. */
 export interface Gate {
-  place: number;
+  seasonDay: SeasonDay;
   reason: Reason;
 }
 
 /** Soil that falls no farther below a warmth again than this has kept it, °C. */
 const SOIL_DIP_C = 1.5;
-/** Midsummer as a place: what warms does so before it, what cools after it. */
+/** Midsummer: what warms does so before it, what cools after it. */
 const WARMEST_SEARCH_END = 230;
 const MIDSUMMER = 172;
 
@@ -30,11 +31,11 @@ const DAYS_PER_DEGREE = 3;
 
 /** The later of gates: all that must be open. */
 export const lastOpen = (gates: readonly Gate[]): Gate =>
-  gates.reduce((latest, gate) => (gate.place > latest.place ? gate : latest));
+  gates.reduce((latest, gate) => (gate.seasonDay > latest.seasonDay ? gate : latest));
 
 /** The earlier of gates: the first that closes. */
 export const firstClosed = (gates: readonly Gate[]): Gate =>
-  gates.reduce((first, gate) => (gate.place < first.place ? gate : first));
+  gates.reduce((first, gate) => (gate.seasonDay < first.seasonDay ? gate : first));
 
 const gatesOfYear = new WeakMap<Almanac, Map<number, Gates>>();
 
@@ -60,19 +61,22 @@ export class Gates {
     readonly year: number,
   ) {}
 
-  #day(place: number) {
-    return this.almanac.day(this.year, place);
+  #day(seasonDay: SeasonDay) {
+    return this.almanac.day(this.year, seasonDay);
   }
 
   /** When the last spring frost of `atC` or colder is past but for `risk` of the years. */
   frostPast(atC: number, risk: number, upAfterDays = 0): Gate {
-    const place = placeForLater(this.almanac.lastFreeze(atC), risk);
-    if (place === null) return { place: 0, reason: { code: 'frostNever', atC } };
-    const whole = Math.ceil(place);
+    const seasonDay = laterQuantile(this.almanac.lastFreeze(atC), risk);
+    if (seasonDay === null) return { seasonDay: 0, reason: { code: 'frostNever', atC } };
+    const whole = Math.ceil(seasonDay);
     const by = this.#day(whole);
     return upAfterDays > 0
-      ? { place: whole - upAfterDays, reason: { code: 'frostPastWhenUp', atC, risk, by, days: upAfterDays } }
-      : { place: whole, reason: { code: 'frostPast', atC, risk, by } };
+      ? {
+          seasonDay: whole - upAfterDays,
+          reason: { code: 'frostPastWhenUp', atC, risk, by, days: upAfterDays },
+        }
+      : { seasonDay: whole, reason: { code: 'frostPast', atC, risk, by } };
   }
 
   /** When nights have come to stay at `nightC` or above in `share` of the years. */
@@ -80,49 +84,49 @@ export class Gates {
     if (this.almanac.climate.basis === 'frosts' && nightC >= WARM_NIGHTS_C)
       return this.#weeksAfterFrost(nightC);
     const spread = this.almanac.nightsFrom(nightC);
-    const place = placeForEarlier(spread, share);
-    if (place === null) return this.#warmest({ code: 'nightsRarely', nightC, share: spread.share });
-    const whole = Math.max(0, Math.ceil(place));
-    if (whole === 0) return { place: 0, reason: { code: 'openSeason' } };
-    return { place: whole, reason: { code: 'nightsSteady', nightC, share, by: this.#day(whole) } };
+    const seasonDay = earlierQuantile(spread, share);
+    if (seasonDay === null) return this.#warmest({ code: 'nightsRarely', nightC, share: spread.share });
+    const whole = Math.max(0, Math.ceil(seasonDay));
+    if (whole === 0) return { seasonDay: 0, reason: { code: 'openSeason' } };
+    return { seasonDay: whole, reason: { code: 'nightsSteady', nightC, share, by: this.#day(whole) } };
   }
 
   /** Two frost dates say nothing of warm nights: growers then count three to four weeks from the last frost. */
   #weeksAfterFrost(nightC: number): Gate {
-    const frost = Math.round(placeForLater(this.almanac.lastFreeze(0), 0.5) ?? 0);
+    const frost = Math.round(laterQuantile(this.almanac.lastFreeze(0), 0.5) ?? 0);
     const days = WARM_NIGHTS_AFTER_FROST_DAYS + Math.round((nightC - WARM_NIGHTS_C) * DAYS_PER_DEGREE);
     return {
-      place: frost + days,
+      seasonDay: frost + days,
       reason: { code: 'weeksAfterFrost', days, lastFrost: this.#day(frost), nightC },
     };
   }
 
   /** When soil at seed depth reaches `soilC`. */
   soilWarm(soilC: number): Gate {
-    const place = this.#warmed(soilC);
-    return place === null
+    const seasonDay = this.#warmed(soilC);
+    return seasonDay === null
       ? this.#warmest({ code: 'soilRarely', soilC })
-      : { place, reason: { code: 'soilWarm', soilC, by: this.#day(place) } };
+      : { seasonDay, reason: { code: 'soilWarm', soilC, by: this.#day(seasonDay) } };
   }
 
   /** When soil is warm enough for the crop's seed to come up within `days`. */
   soilQuick(crop: Crop, days: number): Gate | null {
     const soilC = warmthForEmergence(crop, days);
     if (soilC === null) return null;
-    const place = this.#warmed(soilC);
-    return place === null
+    const seasonDay = this.#warmed(soilC);
+    return seasonDay === null
       ? this.#warmest({ code: 'soilRarely', soilC })
-      : { place, reason: { code: 'soilQuick', soilC, days, by: this.#day(place) } };
+      : { seasonDay, reason: { code: 'soilQuick', soilC, days, by: this.#day(seasonDay) } };
   }
 
   #warmed(soilC: number): number | null {
     const soil = this.almanac.soil(SEED_DEPTH_MM);
     let since: number | null = null;
-    for (let place = 0; place < WARMEST_SEARCH_END; place++) {
-      if (soil[place]! >= soilC) since ??= place;
-      else if (soil[place]! < soilC - SOIL_DIP_C) since = null;
+    for (let seasonDay = 0; seasonDay < WARMEST_SEARCH_END; seasonDay++) {
+      if (soil[seasonDay]! >= soilC) since ??= seasonDay;
+      else if (soil[seasonDay]! < soilC - SOIL_DIP_C) since = null;
       // What was measured may have fallen again: only from there on is a usual course to be expected.
-      if (since !== null && place >= this.almanac.measured) return since;
+      if (since !== null && seasonDay >= this.almanac.measured) return since;
     }
     return since;
   }
@@ -130,17 +134,17 @@ export class Gates {
   /** A crop that wants more warmth than most years have waits for the warmest of it, and its reason says so. */
   #warmest(reason: Reason): Gate {
     const { low } = this.almanac;
-    let place = 0;
-    for (let p = 0; p < WARMEST_SEARCH_END; p++) if (low[p]! > low[place]!) place = p;
+    let seasonDay = 0;
+    for (let p = 0; p < WARMEST_SEARCH_END; p++) if (low[p]! > low[seasonDay]!) seasonDay = p;
     // A few weeks before the warmest nights there is still something of the summer left.
-    return { place: Math.max(0, place - 30), reason };
+    return { seasonDay: Math.max(0, seasonDay - 30), reason };
   }
 
   /** When soil at seed depth has cooled to `soilC` after midsummer; null where it never does. */
   soilCooled(soilC: number, code: 'soilCooled' | 'winterComes'): Gate | null {
     const soil = this.almanac.soil(SEED_DEPTH_MM);
-    for (let place = WARMEST_SEARCH_END - 30; place < YEAR; place++) {
-      if (soil[place]! <= soilC) return { place, reason: { code, soilC, by: this.#day(place) } };
+    for (let seasonDay = WARMEST_SEARCH_END - 30; seasonDay < YEAR; seasonDay++) {
+      if (soil[seasonDay]! <= soilC) return { seasonDay, reason: { code, soilC, by: this.#day(seasonDay) } };
     }
     return null;
   }
@@ -152,9 +156,9 @@ export class Gates {
       if (usual[from + 1]! - usual[from]! >= share) continue;
       // Single days are too uneven for a speed to be read from them: this year is so far when as much has grown in it.
       const { measured } = this.almanac;
-      const place =
-        measured === 0 ? from + 1 : placeOfSum(this.almanac.growth(crop.growth), usual[from + 1]!);
-      return { place, reason: { code: 'growsAgain', share, by: this.#day(place) } };
+      const seasonDay =
+        measured === 0 ? from + 1 : seasonDayOfSum(this.almanac.growth(crop.growth), usual[from + 1]!);
+      return { seasonDay, reason: { code: 'growsAgain', share, by: this.#day(seasonDay) } };
     }
     return null;
   }
@@ -162,41 +166,42 @@ export class Gates {
   /** When a crop's growth has fallen below a share of its usual speed for the winter; null where it never does. */
   growthStops(crop: Crop, share: number): number | null {
     const sums = usualYear(this.almanac).growth(crop.growth);
-    for (let place = MIDSUMMER + 14; place < MIDSUMMER + YEAR; place++)
-      if (sums[place + 1]! - sums[place]! < share) return place;
+    for (let seasonDay = MIDSUMMER + 14; seasonDay < MIDSUMMER + YEAR; seasonDay++)
+      if (sums[seasonDay + 1]! - sums[seasonDay]! < share) return seasonDay;
     return null;
   }
 
-  /** The first place from which soil at seed depth stays cool enough for the crop's seed until midwinter. */
+  /** The first season day from which soil at seed depth stays cool enough for the crop's seed until midwinter. */
   soilCoolEnough(soilC: number): Gate | null {
     const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
-    for (let place = YEAR - 1; place >= MIDSUMMER; place--) {
-      if (soil[place]! <= soilC) continue;
-      return { place: place + 1, reason: { code: 'soilHot', soilC, by: this.#day(place + 1) } };
+    for (let seasonDay = YEAR - 1; seasonDay >= MIDSUMMER; seasonDay--) {
+      if (soil[seasonDay]! <= soilC) continue;
+      return { seasonDay: seasonDay + 1, reason: { code: 'soilHot', soilC, by: this.#day(seasonDay + 1) } };
     }
     return null;
   }
 
-  /** The first place after `from` at which soil at seed depth is too hot for the crop's seed; null where it never is. */
+  /** The first season day after `from` at which soil at seed depth is too hot for the crop's seed; null where it never is. */
   soilTooHot(soilC: number, from: number): Gate | null {
     const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
-    for (let place = Math.max(0, from); place < YEAR; place++)
-      if (soil[place]! > soilC) return { place, reason: { code: 'soilTooHot', soilC, on: this.#day(place) } };
+    for (let seasonDay = Math.max(0, from); seasonDay < YEAR; seasonDay++)
+      if (soil[seasonDay]! > soilC)
+        return { seasonDay, reason: { code: 'soilTooHot', soilC, on: this.#day(seasonDay) } };
     return null;
   }
 
   /**
-   * Days from sowing at a place until seed is up: each day brings it on by one over the days it takes in that day's soil,
+   * Days from sowing at a season day until seed is up: each day brings it on by one over the days it takes in that day's soil,
    * so that seed sown in cold soil gains as the soil warms.
    * @param offC by how much the year's soil differs from the usual, °C
    * @returns at the most a quarter of a year
    */
-  daysToUp(crop: Crop, place: number, offC: number): number {
+  daysToUp(crop: Crop, seasonDay: SeasonDay, offC: number): number {
     const soil = this.almanac.soil(SEED_DEPTH_MM);
     const speeds = speedsOf(crop);
     let grown = 0;
     for (let n = 0; n < LONGEST_EMERGENCE; n++) {
-      const soilC = soil[inYear(place + n)]! + offC;
+      const soilC = soil[inYear(seasonDay + n)]! + offC;
       const step = Math.round((soilC - COLDEST_SOIL_C) / SPEED_STEP_C);
       grown += speeds[Math.max(0, Math.min(speeds.length - 1, step))]!;
       if (grown >= 1) return n + 1;
@@ -204,9 +209,9 @@ export class Gates {
     return LONGEST_EMERGENCE;
   }
 
-  /** Soil temperature at seed depth a few days after a place, when seed sown there swells, °C. */
-  soilAt(place: number): number {
-    return this.almanac.soil(SEED_DEPTH_MM)[inYear(Math.round(place) + 4)]!;
+  /** Soil temperature at seed depth a few days after a season day, when seed sown there swells, °C. */
+  soilAt(seasonDay: SeasonDay): number {
+    return this.almanac.soil(SEED_DEPTH_MM)[inYear(Math.round(seasonDay) + 4)]!;
   }
 }
 

@@ -1,11 +1,11 @@
 import type { Crop } from '../../crops/index.ts';
-import { YEAR } from '../../place/index.ts';
+import { type SeasonDay, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
-import { killingPlace } from './frost.ts';
+import { killingSeasonDay } from './frost.ts';
 import type { Gates } from './gates.ts';
 import { daysToPick } from './growth.ts';
-import type { Asked } from './placeWindow.ts';
+import type { Asked } from './seasonWindow.ts';
 
 /** Growth this small a share of the usual is standing still. From memory: about the ten hours of daylight at 45°. */
 const STANDSTILL = { hardy: 0.25, tender: 0.4 };
@@ -16,7 +16,7 @@ const WORTHWHILE_DAYS = { fewest: 10, most: 21 };
 
 /** By when a crop has to be ready in autumn, and why. */
 export interface Deadline {
-  place: number;
+  seasonDay: SeasonDay;
   /** @param maturity days it takes from where the window closes */
   reason(maturity: number): Reason;
 }
@@ -29,14 +29,14 @@ export interface Deadline {
  */
 export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline | null {
   const { almanac, year } = gates;
-  const frost = killingPlace(crop, almanac);
-  if (crop.temperament !== 'hardy') {
+  const frost = killingSeasonDay(crop, almanac);
+  if (crop.hardiness !== 'hardy') {
     const stops = gates.growthStops(crop, STANDSTILL.tender);
     if (frost === null && stops === null) return null;
     const limit = Math.min(frost ?? Number.POSITIVE_INFINITY, stops ?? Number.POSITIVE_INFINITY);
     const picking = Math.min(WORTHWHILE_DAYS.most, Math.max(WORTHWHILE_DAYS.fewest, crop.pickDays.fewest));
     return {
-      place: limit - picking,
+      seasonDay: limit - picking,
       reason: (maturity) => ({ code: 'mustFinish', limit: almanac.day(year, limit), maturity, picking }),
     };
   }
@@ -48,7 +48,7 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
   const { shortDays } = rules;
   const by = almanac.day(year, limit);
   return {
-    place: limit - shortDays,
+    seasonDay: limit - shortDays,
     reason: (maturity) =>
       isLight
         ? { code: 'grownBeforeDark', by, maturity, shortDays }
@@ -57,20 +57,20 @@ export function grownBy(crop: Crop, gates: Gates, rules: HouseRules): Deadline |
 }
 
 /**
- * Where a crop sown or set out at a place is first picked.
+ * Where a crop sown or set out at a season day is first picked.
  * @param days days to the first pick at the usual warmth
  */
 function pickPlace(
   { crop, method }: Pick<Asked, 'crop' | 'method'>,
   gates: Gates,
-  place: number,
+  seasonDay: SeasonDay,
   days: number,
 ): number {
-  const up = method === 'sowInPlace' ? gates.daysToUp(crop, place, 0) : 0;
-  return place + daysToPick(gates.almanac, crop, place, days, up);
+  const up = method === 'sowInPlace' ? gates.daysToUp(crop, seasonDay, 0) : 0;
+  return seasonDay + daysToPick(gates.almanac, crop, seasonDay, days, up);
 }
 
-/** The last place from which a crop is first picked by `limit`. */
+/** The last season day from which a crop is first picked by `limit`. */
 export function lastStart(asked: Asked, gates: Gates, limit: number, days = asked.maturity.usual): number {
   let low = Math.round(limit) - 2 * YEAR;
   let high = Math.round(limit);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../../crops/index.ts';
-import { almanacOf, climateOfNormals, placeForEarlier, YEAR } from '../../place/index.ts';
+import { almanacOf, climateOfNormals, earlierQuantile, YEAR } from '../../place/index.ts';
 import { defaultRules } from '../rules.ts';
 import { almanac } from '../testing.ts';
 import { killsAt } from './frost.ts';
@@ -63,9 +63,9 @@ describe('growth', () => {
 
   it('takes as many days as quoted at the usual warmth, whenever it begins', () => {
     const growth = growthOf(alwaysAt(tomato.growth.usual), tomato);
-    for (const place of [-400, -1, 0, 100.4, YEAR, 2 * YEAR + 30])
+    for (const seasonDay of [-400, -1, 0, 100.4, YEAR, 2 * YEAR + 30])
       for (const days of [10, 60, 120])
-        expect(Math.abs(growth.daysFrom(place, days) - days)).toBeLessThanOrEqual(2);
+        expect(Math.abs(growth.daysFrom(seasonDay, days) - days)).toBeLessThanOrEqual(2);
   });
 
   it('takes longer in the cool, less in the warm, and never half of what is quoted', () => {
@@ -87,7 +87,7 @@ describe('growth', () => {
 
 describe('by when a crop has to be ready', () => {
   const gates = gatesOf(almanac, 2026);
-  const frost = (atC: number) => Math.round(placeForEarlier(almanac.firstFreeze(atC), 0.5)!);
+  const frost = (atC: number) => Math.round(earlierQuantile(almanac.firstFreeze(atC), 0.5)!);
 
   it.each([
     // At least ten days of picking before the frost, at most three weeks.
@@ -97,7 +97,7 @@ describe('by when a crop has to be ready', () => {
   ])('%s: %i days before the median frost, or before cold stops it', (id, picking) => {
     const deadline = grownBy(crop(id), gates, defaultRules)!;
     const limit = Math.min(frost(killsAt(crop(id))), gates.growthStops(crop(id), 0.4)!);
-    expect(deadline.place).toBe(limit - picking);
+    expect(deadline.seasonDay).toBe(limit - picking);
     expect(deadline.reason(60)).toEqual({
       code: 'mustFinish',
       limit: almanac.day(2026, limit),
@@ -110,7 +110,7 @@ describe('by when a crop has to be ready', () => {
     for (const shortDays of [7, 14, 21]) {
       const rules = { ...defaultRules, shortDays };
       const chard = grownBy(crop('chard'), gates, rules)!;
-      expect(chard.place).toBe(frost(-4) - 7 - shortDays);
+      expect(chard.seasonDay).toBe(frost(-4) - 7 - shortDays);
       expect(chard.reason(50)).toEqual({
         code: 'grownBeforeFrost',
         by: almanac.day(2026, frost(-4) - 7),
@@ -121,7 +121,7 @@ describe('by when a crop has to be ready', () => {
       const kale = grownBy(crop('kale'), gates, rules)!;
       const stops = gates.growthStops(crop('kale'), 0.25)!;
       expect(stops).toBeLessThan(frost(-9) - 7);
-      expect(kale.place).toBe(stops - shortDays);
+      expect(kale.seasonDay).toBe(stops - shortDays);
       expect(kale.reason(50)).toEqual({
         code: 'grownBeforeDark',
         by: almanac.day(2026, stops),
@@ -145,7 +145,7 @@ describe('by when a crop has to be ready', () => {
     const cool = almanacOf(climateOfNormals(place, { ...mild, rain: even(50) }));
     const deadline = grownBy(crop('bush-bean'), gatesOf(cool, 2026), defaultRules)!;
     const stops = gatesOf(cool, 2026).growthStops(crop('bush-bean'), 0.4)!;
-    expect(deadline.place).toBe(stops - 14);
+    expect(deadline.seasonDay).toBe(stops - 14);
   });
 });
 
@@ -161,11 +161,14 @@ describe('the last start', () => {
       const variety = of.varieties[0]!;
       const maturity = outdoorDays(of, variety.daysToMaturity, method);
       const asked = { crop: of, variety, method, maturity, stage: null };
-      const grown = (place: number) => {
-        const up = method === 'sowInPlace' ? gates.daysToUp(of, place, 0) : 0;
+      const grown = (seasonDay: number) => {
+        const up = method === 'sowInPlace' ? gates.daysToUp(of, seasonDay, 0) : 0;
         return (
-          place +
-          Math.max(growthOf(almanac, of).daysFrom(place, maturity.usual), up + Math.round(maturity.usual / 2))
+          seasonDay +
+          Math.max(
+            growthOf(almanac, of).daysFrom(seasonDay, maturity.usual),
+            up + Math.round(maturity.usual / 2),
+          )
         );
       };
       for (const limit of [180, 240, 280]) {

@@ -1,5 +1,5 @@
 import type { Crop, DaySpan, Method } from '../../crops/index.ts';
-import { type Almanac, inYear, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, type SeasonDay, YEAR } from '../../place/index.ts';
 import type { PlantingPlan } from '../plan.ts';
 
 /** Days a seedling loses to being moved. Common practice, no source: one sown in place catches up as much. */
@@ -38,8 +38,8 @@ export const quotedDays = ({
 }: Pick<PlantingPlan, 'crop' | 'variety' | 'method'>): number =>
   outdoorDays(crop, variety.daysToMaturity, method).usual;
 
-/** The first place at which the running sum has reached `value`. */
-export function placeOfSum(sums: Float64Array, value: number): number {
+/** The first season day at which the running sum has reached `value`. */
+export function seasonDayOfSum(sums: Float64Array, value: number): number {
   let low = 0;
   let high = sums.length - 1;
   while (low < high) {
@@ -65,10 +65,10 @@ export class Growth {
     this.#sums = almanac.growth(crop.growth);
   }
 
-  /** Days it takes from `place`, of this year or another, to grow what takes `days` at the usual warmth. */
-  daysFrom(place: number, days: number): number {
-    const start = inYear(Math.round(place));
-    const reached = placeOfSum(this.#sums, this.#sums[start]! + days);
+  /** Days it takes from `seasonDay`, of this year or another, to grow what takes `days` at the usual warmth. */
+  daysFrom(seasonDay: SeasonDay, days: number): number {
+    const start = inYear(Math.round(seasonDay));
+    const reached = seasonDayOfSum(this.#sums, this.#sums[start]! + days);
     return Math.min(reached - start, LONGEST);
   }
 }
@@ -76,11 +76,16 @@ export class Growth {
 const growths = new WeakMap<Almanac, Map<Crop, Growth>>();
 
 /**
- * Days from a place to the first pick. However fast a crop grows, it is not in less than half of its days from when it is up.
+ * Days from a season day to the first pick. However fast a crop grows, it is not in less than half of its days from when it is up.
  * @param days days to the first pick at the usual warmth  @param up days until it is up; 0 for a plant
  */
-export const daysToPick = (almanac: Almanac, crop: Crop, place: number, days: number, up: number): number =>
-  Math.max(growthOf(almanac, crop).daysFrom(place, days), up + Math.round(days / 2));
+export const daysToPick = (
+  almanac: Almanac,
+  crop: Crop,
+  seasonDay: SeasonDay,
+  days: number,
+  up: number,
+): number => Math.max(growthOf(almanac, crop).daysFrom(seasonDay, days), up + Math.round(days / 2));
 
 /** The growth of a crop at a spot; made once for each. */
 export function growthOf(almanac: Almanac, crop: Crop): Growth {

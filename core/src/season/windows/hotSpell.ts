@@ -1,7 +1,7 @@
 import type { Crop } from '../../crops/index.ts';
-import { type Almanac, inYear, YEAR } from '../../place/index.ts';
+import { type Almanac, inYear, type SeasonDay, YEAR } from '../../place/index.ts';
 
-/** The part of a year that is too hot for something, as places counted on from the coolest day. */
+/** The part of a year that is too hot for something, as season days counted on from the coolest. */
 export interface HotSpell {
   /** the first and the last day of it, on mean maxima and minima */
   from: number;
@@ -18,13 +18,13 @@ export interface AlwaysHot {
 
 /** The coolest day, on mean maxima; less than half a year from midwinter. */
 function coolestPlace({ high }: Almanac): number {
-  const place = high.indexOf(Math.min(...high));
-  return place > YEAR / 2 ? place - YEAR : place;
+  const seasonDay = high.indexOf(Math.min(...high));
+  return seasonDay > YEAR / 2 ? seasonDay - YEAR : seasonDay;
 }
 
-function spellOf(almanac: Almanac, isHot: (place: number) => boolean): HotSpell | AlwaysHot | null {
+function spellOf(almanac: Almanac, isHot: (seasonDay: SeasonDay) => boolean): HotSpell | AlwaysHot | null {
   const coolest = coolestPlace(almanac);
-  const at = (place: number) => isHot(inYear(place));
+  const at = (seasonDay: SeasonDay) => isHot(inYear(seasonDay));
   if (at(coolest)) return { from: null, coolest };
   let from = coolest;
   while (from < coolest + YEAR && !at(from)) from++;
@@ -56,12 +56,15 @@ function keptOf(find: (almanac: Almanac, crop: Crop) => Spell): (almanac: Almana
 
 /** When the heat stops a cool crop, makes it bolt or turn bitter; null where it never does. */
 export const growingHeat = keptOf((almanac, { heatEndsC }) =>
-  heatEndsC === undefined ? null : spellOf(almanac, (place) => almanac.high[place]! >= heatEndsC),
+  heatEndsC === undefined ? null : spellOf(almanac, (seasonDay) => almanac.high[seasonDay]! >= heatEndsC),
 );
 
 /** When it is too hot, by day or by night, for flowers to set fruit; null where it never is. */
 export const settingHeat = keptOf((almanac, { fruitSet }) => {
   if (!fruitSet) return null;
   const [dayC, nightC] = fruitSet.mostC;
-  return spellOf(almanac, (place) => almanac.high[place]! >= dayC || almanac.low[place]! >= nightC);
+  return spellOf(
+    almanac,
+    (seasonDay) => almanac.high[seasonDay]! >= dayC || almanac.low[seasonDay]! >= nightC,
+  );
 });

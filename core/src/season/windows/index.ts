@@ -1,10 +1,9 @@
-export { allowsMethod, hasTurn } from './allowed.ts';
+export { allowsMethod, hasCropping } from './allowed.ts';
 export { isCover, isWinterKilled } from './covers.ts';
 export { doubtsOf } from './doubts.ts';
-export { firstFrostPlace, killingPlace, killsAt } from './frost.ts';
+export { firstFrostSeasonDay, killingSeasonDay, killsAt } from './frost.ts';
 export { type Gates, gatesOf } from './gates.ts';
 export { daysToPick, growthOf, outdoorDays, quotedDays } from './growth.ts';
 export { growingHeat } from './hotSpell.ts';
-export { type Outside, outsideWindow } from './outside.ts';
-export type { PlaceWindow } from './placeWindow.ts';
+export type { SeasonWindow } from './seasonWindow.ts';
 export { windowOf } from './windowOf.ts';

@@ -3,7 +3,7 @@ import type { Reason } from '../reason.ts';
 import { placeDoubts, winterDoubts } from './doubts.ts';
 import type { Gates } from './gates.ts';
 import { growingHeat } from './hotSpell.ts';
-import type { Asked, PlaceWindow } from './placeWindow.ts';
+import type { Asked, SeasonWindow } from './seasonWindow.ts';
 
 /** Planting about eight weeks before the shortest day roots what stands through the winter. Common practice, no source. */
 const BEFORE_SHORTEST_DAYS = 56;
@@ -17,15 +17,15 @@ const SPAN_DAYS = { before: 28, after: 42 };
 const SHORTEST = YEAR - 10;
 
 /** When what stands through the winter is planted: as the days shorten, in time to root before the ground freezes. */
-export function overwinterWindow({ crop, variety }: Asked, gates: Gates): PlaceWindow {
+export function overwinterWindow({ crop, variety }: Asked, gates: Gates): SeasonWindow {
   const { almanac, year } = gates;
   const frozen = gates.soilCooled(FREEZES_C, 'winterComes');
   const byLight = SHORTEST - BEFORE_SHORTEST_DAYS;
-  const byGround = frozen ? frozen.place - ROOTING_DAYS.best : Number.POSITIVE_INFINITY;
+  const byGround = frozen ? frozen.seasonDay - ROOTING_DAYS.best : Number.POSITIVE_INFINITY;
   const best = Math.min(byLight, byGround);
   // Where the ground never freezes it may go in until midwinter.
   const latest = frozen
-    ? Math.max(best, Math.min(best + SPAN_DAYS.after, frozen.place - ROOTING_DAYS.fewest))
+    ? Math.max(best, Math.min(best + SPAN_DAYS.after, frozen.seasonDay - ROOTING_DAYS.fewest))
     : YEAR;
   const shortens: Reason = {
     code: 'daysShorten',
@@ -33,7 +33,7 @@ export function overwinterWindow({ crop, variety }: Asked, gates: Gates): PlaceW
     shortest: almanac.day(year, SHORTEST),
   };
   const roots = (days: number): Reason[] =>
-    frozen ? [{ code: 'growsBeforeFreeze', days, by: almanac.day(year, frozen.place) }] : [shortens];
+    frozen ? [{ code: 'growsBeforeFreeze', days, by: almanac.day(year, frozen.seasonDay) }] : [shortens];
   const doubts = [...placeDoubts(crop, variety, almanac), ...winterDoubts(crop, almanac)];
   if (growingHeat(almanac, crop)?.from === null) doubts.push({ code: 'tooHot', highC: crop.heatEndsC! });
   return {

@@ -1,20 +1,20 @@
 import type { Crop } from '../../crops/index.ts';
-import { placeForLater, YEAR } from '../../place/index.ts';
+import { laterQuantile, YEAR } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { HouseRules } from '../rules.ts';
 import { deadlineCloses, heatCloses, missed } from './closings.ts';
 import { placeDoubts } from './doubts.ts';
-import { firstFrostPlace, killingPlace } from './frost.ts';
+import { firstFrostSeasonDay, killingSeasonDay } from './frost.ts';
 import { firstClosed, type Gate, type Gates, lastOpen } from './gates.ts';
 import { grownBy, lastStart } from './grownBy.ts';
 import { growingHeat } from './hotSpell.ts';
-import type { Asked, PlaceWindow } from './placeWindow.ts';
+import type { Asked, SeasonWindow } from './seasonWindow.ts';
 
 /** Days within which seed should be up: hardy seed may take longer, tender seed rots. Common practice, no source. */
 const UP_WITHIN_DAYS = { hardy: 21, frostTender: 17, chillTender: 14 };
 /** Shares of its usual speed at which a crop first grows, and grows well, after midwinter. From memory. */
 const GROWS = { hardy: { first: 0.25, well: 0.5 }, tender: { first: 0.4, well: 0.7 } };
-const growsOf = ({ temperament }: Crop) => (temperament === 'hardy' ? GROWS.hardy : GROWS.tender);
+const growsOf = ({ hardiness }: Crop) => (hardiness === 'hardy' ? GROWS.hardy : GROWS.tender);
 /** Frost that damages young plants of what stands for years, as hardy as it may be once it is grown, °C. From memory. */
 const SEEDLING_DAMAGE_C = -1;
 /** Days a perennial needs in the ground before winter. Common practice, no source: six weeks. */
@@ -33,41 +33,41 @@ const BULBING_HOURS = { longDay: 14, intermediateDay: 13, shortDay: 11.5 } as co
 const BULBING_GIVE_DAYS = 14;
 
 /** When a crop goes into the ground in spring: frost, nights and soil open the window, heat and autumn close it. */
-export function springWindow(asked: Asked, gates: Gates, rules: HouseRules): PlaceWindow {
+export function springWindow(asked: Asked, gates: Gates, rules: HouseRules): SeasonWindow {
   const { crop, variety } = asked;
   const doubts = placeDoubts(crop, variety, gates.almanac);
   const heat = growingHeat(gates.almanac, crop);
   if (heat?.from === null && !crop.perennial) return coolestWindow(asked, gates, heat.coolest, doubts);
 
   const earliest = lastOpen(opens(asked, gates, rules));
-  const closing = closes(asked, gates, rules, earliest.place);
+  const closing = closes(asked, gates, rules, earliest.seasonDay);
   const wanted = lastOpen([earliest, ...wishes(asked, gates, rules)]);
   const best = bestOf(crop, earliest, wanted, closing);
-  const isLate = closing.place < earliest.place;
-  if (closing.place - earliest.place < FEWEST_DAYS && isMildFor(crop, gates)) {
+  const isLate = closing.seasonDay < earliest.seasonDay;
+  if (closing.seasonDay - earliest.seasonDay < FEWEST_DAYS && isMildFor(crop, gates)) {
     // Autumn is the time for it, where the crop has one.
-    if (crop.turns.some((turn) => turn !== 'spring')) doubts.push({ code: 'notOwnSeason' });
+    if (crop.croppings.some((cropping) => cropping !== 'spring')) doubts.push({ code: 'notOwnSeason' });
     return beforeHeat(closing, doubts);
   }
   const latest = [isLate ? missed(closing.reason, asked) : closing.reason, ...doubts];
   // In a short season the finish can fall before the first day: the window then closes as it opens, and the reason says why.
   return {
-    earliest: earliest.place,
-    best: best.place,
-    latest: Math.max(best.place, closing.place),
+    earliest: earliest.seasonDay,
+    best: best.seasonDay,
+    latest: Math.max(best.seasonDay, closing.seasonDay),
     reasons: { earliest: [earliest.reason], best: [best.reason], latest },
   };
 }
 
 /** Whether a hardy crop usually stands the winter outdoors as it grows. */
 const isMildFor = (crop: Crop, { almanac }: Gates): boolean =>
-  crop.temperament === 'hardy' && killingPlace(crop, almanac) === null;
+  crop.hardiness === 'hardy' && killingSeasonDay(crop, almanac) === null;
 
 /** Where heat leaves a crop no spring and the winter is mild: in the weeks, of the year before, from which it is ready by then. */
-const beforeHeat = ({ place, reason }: Gate, doubts: readonly Reason[]): PlaceWindow => ({
-  earliest: place - 2 * AROUND_DAYS,
-  best: place - AROUND_DAYS,
-  latest: place,
+const beforeHeat = ({ seasonDay, reason }: Gate, doubts: readonly Reason[]): SeasonWindow => ({
+  earliest: seasonDay - 2 * AROUND_DAYS,
+  best: seasonDay - AROUND_DAYS,
+  latest: seasonDay,
   reasons: { earliest: [reason], best: [reason], latest: [reason, ...doubts] },
 });
 
@@ -105,7 +105,7 @@ const damagesYoung = (crop: Crop, method: Asked['method']): number =>
 /** Slow seed is given twice the days it takes in the best of soils. */
 function upWithin(crop: Crop): number {
   const fastest = Math.min(...crop.emergence.map(({ days }) => days));
-  return Math.max(UP_WITHIN_DAYS[crop.temperament], Math.round(2 * fastest));
+  return Math.max(UP_WITHIN_DAYS[crop.hardiness], Math.round(2 * fastest));
 }
 
 /** Soil in which roots of a set-out plant grow, °C. From memory: the base of growth, never frozen ground. */
@@ -115,9 +115,9 @@ const rootsGrowC = (crop: Crop): number => Math.max(4, Math.min(crop.growth.base
 function upDays(crop: Crop, isSown: boolean, gates: Gates): number {
   if (!isSown) return crop.sproutDays?.fewest ?? 0;
   if (crop.emergence.length === 0) return 0;
-  const frost = placeForLater(gates.almanac.lastFreeze(crop.frostDamageC), 0.5);
+  const frost = laterQuantile(gates.almanac.lastFreeze(crop.frostDamageC), 0.5);
   if (frost === null) return 0;
-  // Reckoned with the fastest emergence the spring could bring, three degrees above its usual soil.
+  // computed with the fastest emergence the spring could bring, three degrees above its usual soil.
   const soilC = gates.soilAt(frost) + 3;
   const rows = crop.emergence;
   const days = rows.find((row) => row.soilC >= soilC)?.days ?? rows.at(-1)!.days;
@@ -128,12 +128,12 @@ function upDays(crop: Crop, isSown: boolean, gates: Gates): number {
 function closes(asked: Asked, gates: Gates, rules: HouseRules, earliest: number): Gate {
   const { crop, method } = asked;
   if (crop.perennial) return rootsBeforeWinter(gates);
-  const ends: Gate[] = [{ place: YEAR_ENDS, reason: { code: 'openSeason' } }];
+  const ends: Gate[] = [{ seasonDay: YEAR_ENDS, reason: { code: 'openSeason' } }];
   const deadline = grownBy(crop, gates, rules);
   if (deadline) ends.push(deadlineCloses(asked, gates, deadline));
   ends.push(...heatCloses(asked, gates, 0));
   const tooHot = method === 'sowInPlace' ? gates.soilTooHot(crop.germination.most, earliest) : null;
-  if (tooHot) ends.push({ ...tooHot, place: tooHot.place - 1 });
+  if (tooHot) ends.push({ ...tooHot, seasonDay: tooHot.seasonDay - 1 });
   const bulbs = bulbing(asked, gates);
   if (bulbs) ends.push(bulbs);
   return firstClosed(ends);
@@ -147,7 +147,7 @@ function bulbing({ variety }: Asked, { almanac, year }: Gates): Gate | null {
     const from = almanac.light.findIndex((light) => light >= hours);
     if (from < 0) return null;
     return {
-      place: from + BULBING_GIVE_DAYS,
+      seasonDay: from + BULBING_GIVE_DAYS,
       reason: { code: 'bulbsInLongDays', hours, on: almanac.day(year, from) },
     };
   }
@@ -156,23 +156,23 @@ function bulbing({ variety }: Asked, { almanac, year }: Gates): Gate | null {
 
 /** What stays for years need only root before winter. */
 function rootsBeforeWinter({ almanac, year }: Gates): Gate {
-  const limit = (firstFrostPlace(almanac) ?? YEAR_ENDS) - ROOTING_DAYS;
-  return { place: limit, reason: { code: 'winterComes', soilC: 0, by: almanac.day(year, limit) } };
+  const limit = (firstFrostSeasonDay(almanac) ?? YEAR_ENDS) - ROOTING_DAYS;
+  return { seasonDay: limit, reason: { code: 'winterComes', soilC: 0, by: almanac.day(year, limit) } };
 }
 
 /** The best day: what is wished for, unless that is too late to finish; midway where nothing holds a crop back. */
-function bestOf({ temperament }: Crop, earliest: Gate, wanted: Gate, closing: Gate): Gate {
-  const last = Math.max(earliest.place, closing.place);
-  const midway = Math.round((Math.max(0, earliest.place) + last) / 2);
+function bestOf({ hardiness }: Crop, earliest: Gate, wanted: Gate, closing: Gate): Gate {
+  const last = Math.max(earliest.seasonDay, closing.seasonDay);
+  const midway = Math.round((Math.max(0, earliest.seasonDay) + last) / 2);
   // What has to finish is not kept waiting until the last of its days, for nights still better than the steady ones it has.
-  const sooner = temperament === 'chillTender' ? NOT_BEST_DAYS : 0;
-  if (wanted.place > last - sooner && closing.reason.code === 'mustFinish') {
-    const place = Math.max(earliest.place, last - sooner);
-    return place === earliest.place ? earliest : { place, reason: closing.reason };
+  const sooner = hardiness === 'chillTender' ? NOT_BEST_DAYS : 0;
+  if (wanted.seasonDay > last - sooner && closing.reason.code === 'mustFinish') {
+    const seasonDay = Math.max(earliest.seasonDay, last - sooner);
+    return seasonDay === earliest.seasonDay ? earliest : { seasonDay, reason: closing.reason };
   }
-  if (wanted.place > last) return { place: midway, reason: closing.reason };
+  if (wanted.seasonDay > last) return { seasonDay: midway, reason: closing.reason };
   // A first day of the year that no gate held back says nothing of when it is best.
-  if (wanted.place <= 0) return { place: midway, reason: { code: 'openSeason' } };
+  if (wanted.seasonDay <= 0) return { seasonDay: midway, reason: { code: 'openSeason' } };
   return wanted;
 }
 
@@ -182,7 +182,7 @@ export function coolestWindow(
   gates: Gates,
   coolest: number,
   doubts: readonly Reason[],
-): PlaceWindow {
+): SeasonWindow {
   const start = lastStart(asked, gates, coolest);
   const best = start < 0 ? start + YEAR : start;
   const reasons: Reason[] = [{ code: 'tooHot', highC: asked.crop.heatEndsC! }, ...doubts];

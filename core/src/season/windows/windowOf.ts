@@ -7,10 +7,10 @@ import { autumnWindow } from './autumn.ts';
 import { isCover, winterHardyWindow, winterKilledWindow } from './covers.ts';
 import type { Gate, Gates } from './gates.ts';
 import { overwinterWindow } from './overwinter.ts';
-import type { Asked, PlaceWindow } from './placeWindow.ts';
+import type { Asked, SeasonWindow } from './seasonWindow.ts';
 import { springWindow } from './spring.ts';
 
-const known = new WeakMap<Gates, Map<string, PlaceWindow>>();
+const known = new WeakMap<Gates, Map<string, SeasonWindow>>();
 
 /**
  * When a planting is sown in place or set out. Worked out once for all plantings that are alike.
@@ -21,10 +21,10 @@ export function windowOf(
   maturity: DaySpan,
   gates: Gates,
   rules: HouseRules,
-): PlaceWindow {
-  const { crop, variety, method, turn, after: stage } = plan;
+): SeasonWindow {
+  const { crop, variety, method, cropping, after: stage } = plan;
   if (stage)
-    return worked({ crop, variety, method, maturity, stage: gateOf(stage, gates) }, turn, gates, rules);
+    return worked({ crop, variety, method, maturity, stage: gateOf(stage, gates) }, cropping, gates, rules);
   let windows = known.get(gates);
   if (!windows) {
     windows = new Map();
@@ -33,7 +33,7 @@ export function windowOf(
   const key = keyOf(plan, rules);
   let window = windows.get(key);
   if (window === undefined) {
-    window = worked({ crop, variety, method, maturity, stage: null }, turn, gates, rules);
+    window = worked({ crop, variety, method, maturity, stage: null }, cropping, gates, rules);
     windows.set(key, window);
   }
   return window;
@@ -52,17 +52,24 @@ function serialOf(thing: object): number {
   return serial;
 }
 
-const keyOf = ({ crop, variety, method, turn }: PlantingPlan, { frostRisk, shortDays }: HouseRules): string =>
-  `${serialOf(crop)} ${serialOf(variety)} ${method} ${turn} ${frostRisk} ${shortDays}`;
+const keyOf = (
+  { crop, variety, method, cropping }: PlantingPlan,
+  { frostRisk, shortDays }: HouseRules,
+): string => `${serialOf(crop)} ${serialOf(variety)} ${method} ${cropping} ${frostRisk} ${shortDays}`;
 
 function gateOf({ cropId, from, days }: NonNullable<PlantingPlan['after']>, { almanac, year }: Gates): Gate {
   const reason: Reason = { code: 'afterStage', cropId, days, from };
-  return { place: almanac.placeOf(year, addDays(from, days)), reason };
+  return { seasonDay: almanac.seasonDayOf(year, addDays(from, days)), reason };
 }
 
-function worked(asked: Asked, turn: PlantingPlan['turn'], gates: Gates, rules: HouseRules): PlaceWindow {
+function worked(
+  asked: Asked,
+  cropping: PlantingPlan['cropping'],
+  gates: Gates,
+  rules: HouseRules,
+): SeasonWindow {
   if (isCover(asked.crop))
-    return turn === 'overwinter' ? winterHardyWindow(asked, gates) : winterKilledWindow(asked, gates);
-  if (turn === 'overwinter') return overwinterWindow(asked, gates);
-  return turn === 'spring' ? springWindow(asked, gates, rules) : autumnWindow(asked, gates, rules);
+    return cropping === 'overwinter' ? winterHardyWindow(asked, gates) : winterKilledWindow(asked, gates);
+  if (cropping === 'overwinter') return overwinterWindow(asked, gates);
+  return cropping === 'spring' ? springWindow(asked, gates, rules) : autumnWindow(asked, gates, rules);
 }

@@ -113,8 +113,8 @@ describe('trades', () => {
         .map(({ person, session }) => ({ personId: person.id, sessionId: session.id }));
       expect(brokenRules(problem, { seats, placed: rota.placed })).toEqual([]);
       for (const { id } of problem.people) {
-        const turns = (list: typeof seats) => list.filter(({ personId }) => personId === id).length;
-        expect(turns(seats)).toBe(turns(rota.seats));
+        const shifts = (list: typeof seats) => list.filter(({ personId }) => personId === id).length;
+        expect(shifts(seats)).toBe(shifts(rota.seats));
       }
       const worth = (of: Float64Array) =>
         attendance.goals

@@ -39,7 +39,7 @@ function call(seating: Seating, filling: Filling, mayCome: readonly RotaPerson[]
   const { people, tasks, session } = filling;
   let changed = false;
   const owing = mayCome
-    .filter((person) => seating.owedNow(person) >= session.turns)
+    .filter((person) => seating.owedNow(person) >= session.shifts)
     .sort((a, b) => seating.owedNow(b) - seating.owedNow(a));
   for (const person of owing) {
     if (!seating.maySit(person, filling)) continue;
@@ -55,12 +55,12 @@ function swap(seating: Seating, filling: Filling, mayCome: readonly RotaPerson[]
   const { people, tasks, session } = filling;
   let changed = false;
   const owing = mayCome.filter(
-    (person) => !people.includes(person) && seating.owedNow(person) >= session.turns,
+    (person) => !people.includes(person) && seating.owedNow(person) >= session.shifts,
   );
   for (const person of owing.sort((a, b) => seating.owedNow(b) - seating.owedNow(a))) {
     const givers = [...people].sort((a, b) => seating.owedNow(a) - seating.owedNow(b));
     for (const giver of givers) {
-      if (seating.owedNow(giver) + session.turns >= seating.owedNow(person)) break;
+      if (seating.owedNow(giver) + session.shifts >= seating.owedNow(person)) break;
       if (!seating.mayLeave(giver, filling)) continue;
       seating.unseat(giver, filling);
       if (

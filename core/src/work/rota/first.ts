@@ -19,7 +19,7 @@ const MOST_TRIES = 2_000;
 /** A day with the wrong sky counts as so many days away. */
 const POOR_SKY_DAYS = 100;
 
-/** What it counts to call somebody who owes turns, beside 1 for one who does not. */
+/** What it counts to call somebody who owes shifts, beside 1 for one who does not. */
 const GLAD = -0.5;
 
 /**
@@ -85,7 +85,7 @@ export function firstRota(model: Choices): Rota {
       // Days with the wrong sky come last in the list: they are for what has no other.
       if (best && task.poorSky.includes(session.on)) break;
       if (!more) continue;
-      // Whoever owes turns is glad to be called.
+      // Whoever owes shifts is glad to be called.
       const burden = more.reduce((sum, person) => sum + (seating.owedNow(person) > 0 ? GLAD : 1), 0);
       if (best && burden >= best.burden) continue;
       best = { filling, more, burden };
@@ -276,12 +276,12 @@ export function followingColumns(
   { seats, followers }: Pick<RotaModel, 'seats' | 'followers'>,
   values: Float64Array,
 ): void {
-  const turns = new Map<string, number>();
+  const shifts = new Map<string, number>();
   for (const { person, session, column } of seats)
-    turns.set(person.id, (turns.get(person.id) ?? 0) + (values[column]! > 0.5 ? session.turns : 0));
+    shifts.set(person.id, (shifts.get(person.id) ?? 0) + (values[column]! > 0.5 ? session.shifts : 0));
   let largest = 0;
   for (const { person, under, over } of followers.owing) {
-    const given = turns.get(person.id) ?? 0;
+    const given = shifts.get(person.id) ?? 0;
     values[under] = Math.max(0, person.owed - given);
     values[over] = Math.max(0, given - person.owed);
     if (person.owed > 0) largest = Math.max(largest, values[under]!);

@@ -74,7 +74,7 @@ export function peopleGoalsOf(
   const open = new Map([...seatsBy].map(([id, own]) => [id, turnsOpen(own)]));
   const short = owing.map(({ person }) => Math.max(0, person.owed - open.get(person.id)!));
   const whole = [
-    ...seats.map(({ session }) => session.turns),
+    ...seats.map(({ session }) => session.shifts),
     ...owing.map(({ person }) => person.owed),
   ].every(Number.isInteger);
   const goals: LinearGoal<GoalName>[] = [
@@ -108,7 +108,7 @@ function owingColumns(mip: Mip, seatsBy: Map<string, RotaModel['seats']>) {
     const { id, owed } = person;
     const under = mip.column(`under ${id}`, 0, { upper: any, whole: false });
     const over = mip.column(`over ${id}`, 0, { upper: any, whole: false });
-    const given = own.map(({ column, session }): Term => [column, session.turns]);
+    const given = own.map(({ column, session }): Term => [column, session.shifts]);
     mip.row(`owes ${id}`, [...given, [under, 1], [over, -1]], owed, owed);
     if (owed > 0) {
       mip.row(
@@ -128,7 +128,7 @@ function owingColumns(mip: Mip, seatsBy: Map<string, RotaModel['seats']>) {
 }
 
 const turnsOpen = (seats: RotaModel['seats']): number =>
-  seats.reduce((sum, { session }) => sum + session.turns, 0);
+  seats.reduce((sum, { session }) => sum + session.shifts, 0);
 
 /** Two who want to work together, in a session: worth one. */
 function togetherTerms(mip: Mip, seats: RotaModel['seats']) {

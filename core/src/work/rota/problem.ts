@@ -11,8 +11,8 @@ export interface RotaSession extends Hours {
   /** whether children may come */
   children: boolean;
   leadId: string | null;
-  /** turns it counts for: 1 for one of the usual length, more for a long day */
-  turns: number;
+  /** shifts it counts for: 1 for one of the usual length, more for a long day */
+  shifts: number;
   /** where it meets, metres; null where it is not said */
   place: Point | null;
 }
@@ -57,7 +57,7 @@ export interface RotaPerson {
   cannot: readonly Strain[];
   ratherNot: readonly Strain[];
   availability: Availability;
-  /** turns they owe by the end of this rota; 0 where nothing was promised */
+  /** shifts they owe by the end of this rota; 0 where nothing was promised */
   owed: number;
   /** most minutes in a week, Monday to Sunday */
   mostPerWeek: number | null;

@@ -25,7 +25,7 @@ const headsOf = (people: readonly RotaPerson[]): number =>
 /** Who sits in which session while a rota is made by hand-like moves; it knows the rules a move has to keep. */
 export class Seating {
   readonly fillings = new Map<string, Filling>();
-  readonly #turns = new Map<RotaPerson, number>();
+  readonly #shifts = new Map<RotaPerson, number>();
   readonly #sessions = new Map<RotaPerson, RotaSession[]>();
   readonly #promised: ReadonlySet<string>;
 
@@ -39,26 +39,26 @@ export class Seating {
 
   seat(person: RotaPerson, { session, people }: Filling): void {
     people.push(person);
-    this.#turns.set(person, this.turnsOf(person) + session.turns);
+    this.#shifts.set(person, this.shiftsOf(person) + session.shifts);
     this.#sessions.set(person, [...(this.#sessions.get(person) ?? []), session]);
   }
 
   unseat(person: RotaPerson, { session, people }: Filling): void {
     people.splice(people.indexOf(person), 1);
-    this.#turns.set(person, this.turnsOf(person) - session.turns);
+    this.#shifts.set(person, this.shiftsOf(person) - session.shifts);
     this.#sessions.set(
       person,
       this.#sessions.get(person)!.filter((other) => other !== session),
     );
   }
 
-  turnsOf(person: RotaPerson): number {
-    return this.#turns.get(person) ?? 0;
+  shiftsOf(person: RotaPerson): number {
+    return this.#shifts.get(person) ?? 0;
   }
 
   /** Turns they still owe; below zero what they give beyond. */
   owedNow(person: RotaPerson): number {
-    return person.owed - this.turnsOf(person);
+    return person.owed - this.shiftsOf(person);
   }
 
   /** Whether somebody who can come may be seated, by room, rules and their own week. */

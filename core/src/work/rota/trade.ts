@@ -75,7 +75,7 @@ class Trading {
     const into = this.#pick(wanted);
     if (this.#sits(into)) return;
     const from = this.#pick(this.#seatsBy.get(into.person.id)!.filter((seat) => this.#sits(seat)));
-    if (!from || from.fixed || from.session.turns !== into.session.turns) return;
+    if (!from || from.fixed || from.session.shifts !== into.session.shifts) return;
     const others = this.#seatsIn.get(into.session.id)!.filter((seat) => this.#sits(seat));
     // One in so many goes without anybody in return.
     const other = this.#pick([null, ...others]);

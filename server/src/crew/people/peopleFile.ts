@@ -15,7 +15,7 @@ export const peopleFileRoutes: Pick<Handlers, 'peopleFile' | 'readPeopleFile'> =
       ...rows.map((row) =>
         peopleFields.map((field) => {
           if (field === 'pledged' && row.pledged) return row.pledged / 60;
-          // Without signs that a spreadsheet would reckon with, a number need not be guarded from it.
+          // Without signs that a spreadsheet would compute with, a number need not be guarded from it.
           return field === 'phone'
             ? row.phone
                 .replace(/[().-]+/g, ' ')

@@ -7,6 +7,7 @@ import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
 import { Trust1764600000000 } from './trust.ts';
+import { Words1764900000000 } from './words.ts';
 
 /** All migrations in order. A migration that has landed is never changed. */
 export const migrations = [
@@ -19,4 +20,5 @@ export const migrations = [
   Trust1764600000000,
   Accounts1764700000000,
   Climates1764800000000,
+  Words1764900000000,
 ];

@@ -10,7 +10,7 @@ import type { Handlers } from '../../http/handle.ts';
 import { byName } from '../../http/order.ts';
 import { invalid } from '../../http/refusal.ts';
 import { todayIn, usualClimateOf } from '../../place/index.ts';
-import { reckonYear } from '../../season/index.ts';
+import { schedulesOfYear } from '../../season/index.ts';
 import { asCalled, type SessionEntity, sessions } from '../entity.ts';
 import { sessionViews } from '../sessions/sessionViews.ts';
 
@@ -20,9 +20,9 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const today = todayIn(garden, store.clock);
     const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
-    const reckoned = await reckonYear(manager, garden, seasonYearOf(garden.latitude, today), today);
+    const scheduled = await schedulesOfYear(manager, garden, seasonYearOf(garden.latitude, today), today);
     await breathe();
-    const standing = reckoned.filter(({ crop, steps }) => standsTender(crop, steps));
+    const standing = scheduled.filter(({ crop, steps }) => standsTender(crop, steps));
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
     const grown = crew.filter(
       ({ role, kind, waitingSince, retiredOn }) =>

@@ -31,9 +31,9 @@ const tasksOf = async (roundId: string) =>
   (await garden.ok('tasks', { query: { year: 2026 } })).filter((task) => task.roundId === roundId);
 
 describe('rounds of care', () => {
-  it('become tasks, of which a missed turn is past when the next has begun', async () => {
+  it('become tasks, of which a missed occurrence is past when the next has begun', async () => {
     const id = await round();
-    // Today is Wednesday 20 May: the turn of the 18th is open, those before it are past.
+    // Today is Wednesday 20 May: that of the 18th is open, those before it are past.
     const [first, second] = await tasksOf(id);
     expect(first).toMatchObject({ on: '2026-05-18', state: 'open', bedIds: [bedId], kind: 'weed' });
     expect(second).toMatchObject({ on: '2026-05-25', state: 'waiting' });
@@ -54,7 +54,7 @@ describe('rounds of care', () => {
     });
   });
 
-  it('go with all their marks and turns, and come back with Undo', async () => {
+  it('go with all their marks and occurrences, and come back with Undo', async () => {
     const id = await round();
     const [task] = await tasksOf(id);
     const session = await garden.session({ taskIds: [task!.id] });

@@ -1,7 +1,7 @@
 import type { Round, TaskView } from '@unity-acre/contract/work';
 import type { Day } from '@unity-acre/core/calendar';
 import { groundArea } from '@unity-acre/core/ground';
-import { roundMinutes, type Turn, turnsOf } from '@unity-acre/core/work';
+import { type Occurrence, occurrencesOf, roundMinutes } from '@unity-acre/core/work';
 import { type EntityManager, In } from 'typeorm';
 import { beds } from '../../ground/entity.ts';
 import type { Handlers } from '../../http/handle.ts';
@@ -13,7 +13,7 @@ type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
 
 const roundView = ({ gardenId: _, ...row }: RoundEntity): Round => row;
 
-/** The turns of a garden's rounds that begin between two days, as tasks. */
+/** The occurrences of a garden's rounds that begin between two days, as tasks. */
 export async function roundTasks(
   manager: EntityManager,
   gardenId: string,
@@ -23,10 +23,16 @@ export async function roundTasks(
   const rows = await manager.find(rounds, { where: { gardenId }, order: { id: 'ASC' } });
   if (rows.length === 0) return [];
   const areas = new Map((await manager.findBy(beds, { gardenId })).map((bed) => [bed.id, groundArea(bed)]));
-  return rows.flatMap((row) => turnsOf(row, from, until).map((turn) => taskOf(row, turn, areas)));
+  return rows.flatMap((row) =>
+    occurrencesOf(row, from, until).map((occurrence) => taskOf(row, occurrence, areas)),
+  );
 }
 
-function taskOf(row: RoundEntity, { id, on, latest }: Turn, areas: ReadonlyMap<string, number>): Undecided {
+function taskOf(
+  row: RoundEntity,
+  { id, on, latest }: Occurrence,
+  areas: ReadonlyMap<string, number>,
+): Undecided {
   // A bed may have gone since the round was planned.
   const bedIds = row.bedIds.filter((bedId) => areas.has(bedId));
   const area = bedIds.reduce((sum, bedId) => sum + areas.get(bedId)!, 0);
@@ -71,7 +77,7 @@ export const roundRoutes: Pick<Handlers, 'rounds' | 'saveRound' | 'removeRound'>
       for (const mark of await manager.findBy(taskMarks, { roundId: params.id })) {
         await writing.removeFound(taskMarks, mark);
       }
-      // Its turns leave the sessions that had taken them up.
+      // Its occurrences leave the sessions that had taken them up.
       const isOf = (taskId: string) => taskId.startsWith(`${params.id}.`);
       for (const session of await manager.findBy(sessions, { gardenId: params.gardenId })) {
         if (!session.taskIds.some(isOf)) continue;

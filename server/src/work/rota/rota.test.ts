@@ -178,9 +178,9 @@ describe('who comes, where the days of the work are given', () => {
       return { values: lazy, bound: Number.POSITIVE_INFINITY, proved: false };
     });
     expect(brokenRules(problem, made)).toEqual([]);
-    const turns = (seats: typeof rota.seats) =>
+    const shifts = (seats: typeof rota.seats) =>
       problem.people.map(({ id }) => seats.filter(({ personId }) => personId === id).length);
-    expect(turns(made.seats)).toEqual(turns(rota.seats));
+    expect(shifts(made.seats)).toEqual(shifts(rota.seats));
     expect(worthsOf(problem, made)[5]).toBeGreaterThan(worthsOf(problem, rota)[5]!);
   });
 });

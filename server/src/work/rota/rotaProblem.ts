@@ -22,7 +22,7 @@ import { beds, landmarks, tenures } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { usualClimateOf } from '../../place/index.ts';
-import { reckonYear } from '../../season/index.ts';
+import { schedulesOfYear } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from '../entity.ts';
 import { movedSession } from '../sessions/moving.ts';
@@ -36,7 +36,7 @@ const LATE = '15:00';
 /** The part of a season in which people work off what they promised: from about April to October in the north. */
 const [WORK_FROM, WORK_TO] = [90, 304];
 
-/** A turn of a round that began longer ago is not made up for, days. */
+/** An occurrence of a round that began longer ago is not made up for, days. */
 const ROUND_MEMORY = 60;
 
 /** What becomes of a session for which the rest is repaired. */
@@ -76,7 +76,7 @@ export async function rotaGround(
     await findInPieces(manager, beds, { gardenId }),
     await manager.findBy(landmarks, { gardenId }),
   );
-  const turn = usualLength(all);
+  const shift = usualLength(all);
 
   const rotaSessions = chosen.map(
     (session): RotaSession => ({
@@ -87,7 +87,7 @@ export async function rotaGround(
       capacity: session.capacity,
       children: session.children,
       leadId: session.leadId,
-      turns: Math.max(1, Math.round(lengthOf(session) / turn)),
+      shifts: Math.max(1, Math.round(lengthOf(session) / shift)),
       place: ground.named(session.meetAt),
     }),
   );
@@ -101,14 +101,14 @@ export async function rotaGround(
   );
   const given = new Given(all, coming);
   await breathe();
-  const reckoned = [
-    ...(await reckonYear(manager, garden, year, today)),
+  const scheduled = [
+    ...(await schedulesOfYear(manager, garden, year, today)),
     ...(seasonYearOf(garden.latitude, until) > year
-      ? await reckonYear(manager, garden, year + 1, today)
+      ? await schedulesOfYear(manager, garden, year + 1, today)
       : []),
   ];
-  const turns = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
-  const tasks = await taskViews(manager, garden, reckoned, turns, today);
+  const occurrences = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
+  const tasks = await taskViews(manager, garden, scheduled, occurrences, today);
   await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));
@@ -168,7 +168,7 @@ export async function rotaGround(
       tasks: rotaTasks,
       people: crew
         .filter(({ role, waitingSince }) => role !== 'receiver' && waitingSince === null)
-        .map((person) => rotaPerson(person, given, { share, turn, inChosen, slower })),
+        .map((person) => rotaPerson(person, given, { share, shift, inChosen, slower })),
       tools: Object.fromEntries(
         (await manager.findBy(tools, { gardenId })).map(({ name, count }) => [name, count]),
       ),
@@ -228,12 +228,12 @@ function rotaPerson(
   given: Given,
   {
     share,
-    turn,
+    shift,
     inChosen,
     slower,
   }: {
     share: number;
-    turn: number;
+    shift: number;
     inChosen: ReadonlySet<string>;
     slower: { beginners: number; children: number };
   },
@@ -254,7 +254,7 @@ function rotaPerson(
     cannot: person.cannot,
     ratherNot: person.ratherNot,
     availability: person.availability,
-    owed: Math.max(0, Math.round(((person.pledged ?? 0) * share - done) / turn)),
+    owed: Math.max(0, Math.round(((person.pledged ?? 0) * share - done) / shift)),
     mostPerWeek: person.mostPerWeek,
     givenByWeek,
     guardianId: person.guardianId,

@@ -1,5 +1,5 @@
 import type { SessionInput } from '@unity-acre/contract/work';
-import { taskParts, turnParts } from '@unity-acre/core/work';
+import { occurrenceParts, taskParts } from '@unity-acre/core/work';
 import { Between, type EntityManager, In } from 'typeorm';
 import { people } from '../../crew/entity.ts';
 import { Names } from '../../crew/index.ts';
@@ -21,7 +21,7 @@ async function check(manager: EntityManager, gardenId: string, session: SessionI
   const roundIds = new Set<string>();
   for (const taskId of session.taskIds) {
     const planting = taskParts(taskId)?.plantingId;
-    const round = turnParts(taskId)?.roundId;
+    const round = occurrenceParts(taskId)?.roundId;
     if (planting) plantingIds.add(planting);
     else if (round) roundIds.add(round);
     else throw invalid('taskIds', 'unknownTask');

@@ -1,4 +1,4 @@
-import { type OwnPace, ownPace, taskParts, turnParts } from '@unity-acre/core/work';
+import { type OwnPace, occurrenceParts, ownPace, taskParts } from '@unity-acre/core/work';
 import { type EntityManager, IsNull, Not } from 'typeorm';
 import { workDone } from '../entity.ts';
 
@@ -7,7 +7,7 @@ export async function paceOfGarden(manager: EntityManager, gardenId: string): Pr
   const rows = await manager.findBy(workDone, { gardenId, state: 'done', minutes: Not(IsNull()) });
   return ownPace(
     rows.flatMap(({ taskId, minutes, ...row }) => {
-      const kind = (taskParts(taskId) ?? turnParts(taskId))?.kind;
+      const kind = (taskParts(taskId) ?? occurrenceParts(taskId))?.kind;
       return kind && minutes ? [{ ...row, kind, minutes }] : [];
     }),
   );

@@ -1,7 +1,7 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { dayInSeason } from '@unity-acre/core/place';
-import { taskParts, taskState, tasksFor, turnParts } from '@unity-acre/core/work';
+import { occurrenceParts, taskParts, taskState, tasksFor } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../../database/store.ts';
 import { breathe } from '../../heavy/breathe.ts';
@@ -12,7 +12,13 @@ import { standing } from '../../http/standing.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn } from '../../place/index.ts';
 import { plantings } from '../../season/entity.ts';
-import { overdueAfter, type Reckoned, reckon, reckonYear, SEASON_ROOMS } from '../../season/index.ts';
+import {
+  overdueAfter,
+  type PlantingSchedule,
+  SEASON_ROOMS,
+  schedulesOf,
+  schedulesOfYear,
+} from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { sessions, type TaskMarkEntity, taskMarks } from '../entity.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
@@ -20,7 +26,7 @@ import { paceOfGarden } from './paceOfGarden.ts';
 /** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
 type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
 
-function plantingTasks({ row, steps, amounts, season }: Reckoned): Undecided[] {
+function plantingTasks({ row, steps, amounts, season }: PlantingSchedule): Undecided[] {
   return tasksFor(row.id, row.method, steps, amounts, season).map((task) => ({
     ...task,
     roundId: null,
@@ -32,12 +38,12 @@ function plantingTasks({ row, steps, amounts, season }: Reckoned): Undecided[] {
   }));
 }
 
-/** The tasks of reckoned plantings and of rounds, with the ticks made by hand and the sessions that have taken them up. */
+/** The tasks of computed plantings and of rounds, with the ticks made by hand and the sessions that have taken them up. */
 export async function taskViews(
   manager: EntityManager,
   garden: GardenEntity,
-  reckoned: readonly Reckoned[],
-  turns: readonly Undecided[],
+  scheduled: readonly PlantingSchedule[],
+  occurrences: readonly Undecided[],
   today: Day,
 ): Promise<TaskView[]> {
   const marks = new Map(
@@ -59,12 +65,12 @@ export async function taskViews(
       sessionId: inSession.get(task.id) ?? null,
     };
   };
-  // A turn that was missed is past when the next one has begun.
-  const begun = new Map(turns.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
+  // An occurrence that was missed is past when the next one has begun.
+  const begun = new Map(occurrences.filter(({ on }) => on <= today).map(({ roundId, id }) => [roundId, id]));
   const isPast = ({ id, roundId, state, sessionId }: TaskView) =>
     state === 'late' && sessionId === null && begun.get(roundId) !== id;
-  const views = turns.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
-  for (const one of reckoned) {
+  const views = occurrences.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
+  for (const one of scheduled) {
     const suspectAfter = overdueAfter(one);
     for (const task of plantingTasks(one)) views.push(viewOf(task, suspectAfter));
     await breathe();
@@ -72,8 +78,8 @@ export async function taskViews(
   return views.sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id));
 }
 
-/** The turns of rounds in a season. */
-const turnsOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
+/** The occurrences of rounds in a season. */
+const occurrencesOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
   roundTasks(
     manager,
     garden.id,
@@ -93,12 +99,12 @@ export async function oneTask(
   const today = todayIn(garden, clock);
   const parts = taskParts(id);
   const row = parts && (await manager.findOneBy(plantings, { id: parts.plantingId, gardenId: garden.id }));
-  const turn = turnParts(id);
+  const occurrence = occurrenceParts(id);
   const views = await taskViews(
     manager,
     garden,
-    row ? await reckon(manager, garden, [row], today, parts.season ?? undefined) : [],
-    turn ? await roundTasks(manager, garden.id, turn.on, turn.on) : [],
+    row ? await schedulesOf(manager, garden, [row], today, parts.season ?? undefined) : [],
+    occurrence ? await roundTasks(manager, garden.id, occurrence.on, occurrence.on) : [],
     today,
   );
   const task = views.find((view) => view.id === id);
@@ -113,8 +119,8 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
       taskViews(
         store.manager,
         garden,
-        await reckonYear(store.manager, garden, query.year, todayIn(garden, store.clock)),
-        await turnsOfYear(store.manager, garden, query.year),
+        await schedulesOfYear(store.manager, garden, query.year, todayIn(garden, store.clock)),
+        await occurrencesOfYear(store.manager, garden, query.year),
         todayIn(garden, store.clock),
       ),
     finish: (tasks) => tasks,

@@ -53,7 +53,7 @@ function TheCrop({ crop }: { crop: Crop }) {
             <Title>{names.crop(crop.id)}</Title>
             <p className="text-ink-soft">
               <i>{crop.botanical}</i> · {t(`kit:family.${crop.family}`)} ·{' '}
-              {t(`season:temperament.${crop.temperament}`)}
+              {t(`season:hardiness.${crop.hardiness}`)}
               {own && <strong className="ml-2 text-rain">{t('crops:own.mark')}</strong>}
             </p>
           </div>

@@ -100,7 +100,13 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
           className="stroke-beet"
         />
         {ways.map((way, i) => (
-          <Way key={`${way.method} ${way.turn}`} cropId={cropId} way={way} y={TOP + i * ROW} year={year} />
+          <Way
+            key={`${way.method} ${way.cropping}`}
+            cropId={cropId}
+            way={way}
+            y={TOP + i * ROW}
+            year={year}
+          />
         ))}
       </svg>
     </section>
@@ -112,7 +118,7 @@ function Way({ cropId, way, y, year }: { cropId: string; way: CropWay; y: number
   const dates = useDates();
   const names = useCropNames();
   const almanac = useAlmanac();
-  const { method, turn, steps, start, out } = way;
+  const { method, cropping, steps, start, out } = way;
   const pick = steps.find(({ kind }) => kind === 'firstPick');
   const end = steps.find(({ kind }) => kind === 'lastPick') ?? steps.at(-1)!;
   const bar = (from: string, to: string, look: string, top: number, height: number) => {
@@ -140,7 +146,7 @@ function Way({ cropId, way, y, year }: { cropId: string; way: CropWay; y: number
         {names.method(cropId, method)}
       </text>
       <text x={0} y={y + 36} className="fill-ink-soft text-[12px]">
-        {t(`turn.${turn}`)}
+        {t(`cropping.${cropping}`)}
       </text>
       {start !== out && bar(start.on, out.on, 'fill-straw', 10, 12)}
       {bar(out.on, (pick ?? end).on, 'fill-leaf-soft', 10, 12)}

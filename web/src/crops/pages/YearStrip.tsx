@@ -42,8 +42,8 @@ export function YearStrip({ ways }: { ways: CropWay[] }) {
       {Array.from({ length: 13 }, (_, m) => (m * YEAR) / 12).map((x) => (
         <line key={x} x1={x} x2={x} y1={0} y2={HEIGHT} className="stroke-line" strokeWidth={1} />
       ))}
-      {ways.map(({ method, turn, steps, out, start }) => {
-        const key = `${method} ${turn}`;
+      {ways.map(({ method, cropping, steps, out, start }) => {
+        const key = `${method} ${cropping}`;
         const pick = steps.find(({ kind }) => kind === 'firstPick');
         const end = steps.find(({ kind }) => kind === 'lastPick') ?? steps.at(-1)!;
         return (

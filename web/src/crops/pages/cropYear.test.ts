@@ -15,9 +15,9 @@ const ways = (id: string, rules = defaultRules) => {
 describe('the ways of growing a crop', () => {
   it('are its methods in its parts of the season', () => {
     for (const crop of plainCatalogue.crops) {
-      for (const { method, turn, start } of ways(crop.id)) {
+      for (const { method, cropping, start } of ways(crop.id)) {
         expect(crop.methods).toContain(method);
-        expect(crop.turns).toContain(turn);
+        expect(crop.croppings).toContain(cropping);
         expect(start.window.earliest <= start.window.latest, crop.id).toBe(true);
       }
     }
@@ -30,7 +30,7 @@ describe('the ways of growing a crop', () => {
   });
 
   it('stand ahead, open or past by the window of their first step', () => {
-    const way = ways('radish').find(({ turn }) => turn === 'spring')!;
+    const way = ways('radish').find(({ cropping }) => cropping === 'spring')!;
     const { earliest, latest } = way.start.window;
     expect(standOf(way, '2026-01-02')).toBe('ahead');
     expect(standOf(way, earliest)).toBe('open');

@@ -1,19 +1,19 @@
 import { daysBetween } from '@unity-acre/core/calendar';
-import type { Crop, Method, Turn, Variety } from '@unity-acre/core/crops';
+import type { Crop, Cropping, Method, Variety } from '@unity-acre/core/crops';
 import { type Almanac, YEAR } from '@unity-acre/core/place';
 import {
   allowsMethod,
+  computeMilestones,
   type HouseRules,
   inGroundOf,
   type Milestone,
-  milestones,
   startOf,
 } from '@unity-acre/core/season';
 
 /** A way of growing a crop in a season, with its steps. */
 export interface CropWay {
   method: Method;
-  turn: Turn;
+  cropping: Cropping;
   steps: Milestone[];
   start: Milestone;
   out: Milestone;
@@ -30,11 +30,15 @@ export function waysOf(
   return crop.methods
     .filter((method) => allowsMethod(crop, method, rules))
     .flatMap((method) =>
-      crop.turns.flatMap((turn) => {
-        const steps = milestones({ crop, variety, method, turn, year, startOn: null }, almanac, rules);
+      crop.croppings.flatMap((cropping) => {
+        const steps = computeMilestones(
+          { crop, variety, method, cropping, year, startOn: null },
+          almanac,
+          rules,
+        );
         const start = steps && startOf(steps);
         const out = steps && inGroundOf(steps);
-        return steps && start && out ? [{ method, turn, steps, start, out }] : [];
+        return steps && start && out ? [{ method, cropping, steps, start, out }] : [];
       }),
     );
 }

@@ -22,7 +22,7 @@ export function SoilNow({ bed }: { bed: Bed }) {
         <span className="text-ink-soft">
           {reading
             ? t('soilNow.read', { soil: temperature(reading.soilC), day: dates.short(reading.on) })
-            : t('soilNow.reckoned')}
+            : t('soilNow.modelled')}
         </span>
       </p>
       <Link

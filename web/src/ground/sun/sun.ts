@@ -55,7 +55,7 @@ export type SunState =
   | { at: 'going'; share: number }
   | { at: 'told'; hours: Record<string, number[]>; places: number[][] };
 
-/** Hours of sun, reckoned in a worker of its own. Asked again, the question before is dropped. */
+/** Hours of sun, computed in a worker of its own. Asked again, the question before is dropped. */
 export function useSun(asked: SunAsked | null): SunState {
   const [state, setState] = useState<SunState>({ at: 'going', share: 0 });
   useEffect(() => {

@@ -18,7 +18,7 @@ export interface SunAsked {
 
 export type SunTold = { done: number; of: number } | { hours: Record<string, number[]>; places: number[][] };
 
-/** Beds reckoned between two words to the page. */
+/** Beds computed between two words to the page. */
 const BATCH = 10;
 
 self.onmessage = ({ data }: MessageEvent<SunAsked>) => {

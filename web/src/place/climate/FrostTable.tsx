@@ -1,11 +1,11 @@
 import {
   AHEAD_BASE_C,
+  earlierQuantile,
   expectedWarmth,
   firstFreezeDay,
   freezeRisk,
   growingDays,
   lastFreezeDay,
-  placeForEarlier,
   YEAR,
 } from '@unity-acre/core/place';
 import { useTranslation } from 'react-i18next';
@@ -103,8 +103,8 @@ export function WarmthTable() {
   const { number, system } = useMeasure();
   const almanac = useAlmanac();
   const year = seasonYearOf(garden, garden.today);
-  const today = Math.max(0, Math.min(YEAR, almanac.placeOf(year, garden.today)));
-  const frost = Math.round(placeForEarlier(almanac.firstFreeze(0), 0.5) ?? YEAR);
+  const today = Math.max(0, Math.min(YEAR, almanac.seasonDayOf(year, garden.today)));
+  const frost = Math.round(earlierQuantile(almanac.firstFreeze(0), 0.5) ?? YEAR);
   const shown = (sum: number) => number(degreeDaysShown(sum, system), 0);
   return (
     <dl className="mt-2 grid max-w-xl gap-x-6 sm:grid-cols-[auto_1fr]">
@@ -158,7 +158,7 @@ export function NightTable() {
           <tr key={nightC} className="border-line border-t">
             <th className="py-1.5 pr-2 font-normal">{temperature(nightC)}</th>
             {[0.1, 0.5, 0.9].map((share) => {
-              const place = placeForEarlier(almanac.nightsFrom(nightC), share);
+              const place = earlierQuantile(almanac.nightsFrom(nightC), share);
               return (
                 <td key={share} className={share === 0.5 ? 'font-semibold' : ''}>
                   {place === null ? t('climate:nights.never') : dates.bare(almanac.day(year, place))}

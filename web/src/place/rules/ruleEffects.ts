@@ -2,10 +2,10 @@ import type { Catalogue } from '@unity-acre/core/crops';
 import { neighboursOf, plainCatalogue } from '@unity-acre/core/crops';
 import type { Almanac } from '@unity-acre/core/place';
 import {
+  computeMilestones,
   type HouseRules,
   type Milestone,
   type MilestoneKind,
-  milestones,
   type PlantingPlan,
   sowingDepth,
 } from '@unity-acre/core/season';
@@ -52,8 +52,8 @@ export const effectsOf: Record<RuleName, Effect[]> = {
 function planFor(rule: RuleName, catalogue: Catalogue, cropId: string, year: number): PlantingPlan {
   const crop = catalogue.crop(cropId) ?? plainCatalogue.crop(cropId)!;
   const method = rule === 'cucurbits' ? 'startIndoors' : crop.methods[0]!;
-  const turn = rule === 'shortDays' ? 'autumn' : crop.turns[0]!;
-  return { crop, variety: crop.varieties[0]!, method, turn, year, startOn: null };
+  const cropping = rule === 'shortDays' ? 'autumn' : crop.croppings[0]!;
+  return { crop, variety: crop.varieties[0]!, method, cropping, year, startOn: null };
 }
 
 /** What an effect comes to under some rules: a day, metres, a number; null where the step does not happen. */
@@ -72,7 +72,7 @@ export function effectUnder(
       rules.evidence === 'tested' ? (['tested'] as const) : (['tested', 'traditional'] as const);
     return { count: neighboursOf(plan.crop, evidence).length };
   }
-  const found: Milestone | undefined = milestones(plan, almanac, rules)?.find(
+  const found: Milestone | undefined = computeMilestones(plan, almanac, rules)?.find(
     ({ kind }) => kind === effect.step,
   );
   if (!found) return null;

@@ -4,7 +4,7 @@ import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Field } from '../../kit/forms/index.ts';
 import type { GardenForm } from './gardenForm.ts';
 
-/** What the frosts come to is reckoned once there are some. */
+/** What the frosts come to is computed once there are some. */
 const FrostsRead = fetchedPart(async () => (await import('./FrostsRead.tsx')).FrostsRead);
 
 /** The median frosts, or that there are none to speak of. */

@@ -2,7 +2,7 @@ import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
 import { groundArea } from '@unity-acre/core/ground';
-import { freezeRisk, placeForEarlier, placeForLater } from '@unity-acre/core/place';
+import { earlierQuantile, freezeRisk, laterQuantile } from '@unity-acre/core/place';
 import { areaByDay, inGroundSpan } from '@unity-acre/core/season';
 import { memo, type PointerEvent, useCallback, useEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -99,7 +99,7 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
     let moved = false;
     const bed = beds.find(({ id }) => id === planting.bedId)!;
     const isFixed = !coordinates || fixedBy(planting) !== null;
-    // Where the hand is when what reckons has come: from then on it follows each move.
+    // Where the hand is when what computes has come: from then on it follows each move.
     let at: globalThis.PointerEvent | null = null;
     if (!isFixed) void mover.take().then(() => at && move(at));
     const move = (next: globalThis.PointerEvent) => {
@@ -287,8 +287,8 @@ const Head = memo(function Head({ first, at, year }: Axis & { year: number }) {
   const almanac = useAlmanac();
   const dates = useDates();
   const frost = useFrost(first);
-  const from = placeForEarlier(almanac.nightsFrom(STEADY_C), 0.5);
-  const until = placeForLater(almanac.nightsUntil(STEADY_C), 0.5);
+  const from = earlierQuantile(almanac.nightsFrom(STEADY_C), 0.5);
+  const until = laterQuantile(almanac.nightsUntil(STEADY_C), 0.5);
   const steady =
     from !== null && until !== null
       ? { from: at(almanac.day(year, from)), until: at(almanac.day(year, until)) }

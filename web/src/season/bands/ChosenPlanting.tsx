@@ -185,9 +185,9 @@ function MakeSeries({
   const start = startOf(planting.steps);
   if (!crop || !variety || !start) return null;
   const make = () => {
-    const { method, turn, year } = planting;
+    const { method, cropping, year } = planting;
     const almanac = almanacOf(garden.climate, spotIn(garden, bed, planting.protection));
-    const plan = { crop, variety, method, turn, year, startOn: start.on };
+    const plan = { crop, variety, method, cropping, year, startOn: start.on };
     const series = succession(plan, almanac, garden.rules, start.on, 'harvest', every, 3) ?? [];
     const more = series.slice(1).filter(({ inWindow }) => inWindow);
     if (more.length === 0) return;

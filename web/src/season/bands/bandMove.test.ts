@@ -4,7 +4,7 @@ import type { Planting } from '@unity-acre/contract/season';
 import { addDays } from '@unity-acre/core/calendar';
 import { plainCatalogue } from '@unity-acre/core/crops';
 import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
-import { defaultRules, milestones, startOf } from '@unity-acre/core/season';
+import { computeMilestones, defaultRules, startOf } from '@unity-acre/core/season';
 import { describe, expect, it } from 'vitest';
 import { movedBy } from './bandMove.ts';
 import { fixedBy } from './hand.ts';
@@ -14,8 +14,8 @@ const garden = { climate, offsetC: 0, rules: defaultRules } as Garden;
 const bed = (id: string, width: number, length: number, offsetC = 0) =>
   ({ id, form: 'rectangle', x: 0, y: 0, width, length, angle: 0, points: null, offsetC }) as Bed;
 const crop = plainCatalogue.crop('pea')!;
-const way = { method: 'sowInPlace', turn: 'spring', year: 2026 } as const;
-const steps = milestones(
+const way = { method: 'sowInPlace', cropping: 'spring', year: 2026 } as const;
+const steps = computeMilestones(
   { crop, variety: crop.varieties[0]!, ...way, startOn: null },
   almanacOf(climate),
   defaultRules,

@@ -5,11 +5,11 @@ import { addDays } from '@unity-acre/core/calendar';
 import { type Catalogue, varietyOf } from '@unity-acre/core/crops';
 import { workedOutline } from '@unity-acre/core/ground';
 import { almanacOf, spotIn } from '@unity-acre/core/place';
-import { milestones, startOf } from '@unity-acre/core/season';
+import { computeMilestones, startOf } from '@unity-acre/core/season';
 import type { Moving } from './hand.ts';
 
 /**
- * A planting moved by days and to another bed, its dates reckoned anew.
+ * A planting moved by days and to another bed, its dates computed anew.
  * @returns null where the crop has no such dates in that bed
  */
 export function movedBy(
@@ -24,9 +24,9 @@ export function movedBy(
   const start = startOf(planting.steps);
   if (!crop || !variety || !start) return null;
   const startOn = addDays(start.on, days);
-  const { method, turn, year } = planting;
+  const { method, cropping, year } = planting;
   const almanac = almanacOf(garden.climate, spotIn(garden, bed, planting.protection));
-  const steps = milestones({ crop, variety, method, turn, year, startOn }, almanac, garden.rules);
+  const steps = computeMilestones({ crop, variety, method, cropping, year, startOn }, almanac, garden.rules);
   const window = steps && startOf(steps)?.window;
   if (!steps || !window) return null;
   const { across, along } = workedOutline(bed);

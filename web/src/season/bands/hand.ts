@@ -6,9 +6,9 @@ import { sayUnfetched } from '../../kit/fetchedPart.tsx';
 
 /** What is sent of a planting. */
 export const inputOf = (planting: Planting): PlantingInput => {
-  const { cropId, varietyId, bedId, year, turn, method, pattern, width, length } = planting;
+  const { cropId, varietyId, bedId, year, cropping, method, pattern, width, length } = planting;
   const { startOn, afterId, afterDays, betweenId, pinned, protection, note } = planting;
-  const what = { cropId, varietyId, bedId, year, turn, method, pattern, width, length };
+  const what = { cropId, varietyId, bedId, year, cropping, method, pattern, width, length };
   return { ...what, startOn, afterId, afterDays, betweenId, pinned, protection, note };
 };
 
@@ -46,7 +46,7 @@ export const useHand = create<Hand>((set) => ({ moving: null, hold: (moving) => 
 
 type MovedBy = typeof import('./bandMove.ts').movedBy;
 
-/** What reckons the dates of a planting that is moved: it is fetched when a hand comes near, null until it is there. */
+/** What computes the dates of a planting that is moved: it is fetched when a hand comes near, null until it is there. */
 export const mover = {
   movedBy: null as MovedBy | null,
   /** fetches it ahead, and says nothing if it cannot */

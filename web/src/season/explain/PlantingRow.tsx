@@ -49,7 +49,7 @@ export function PlantingRow({
           {names.crop(planting.cropId)}, {names.variety(planting.cropId, planting.varietyId)}
         </h3>
         <p className="text-ink-soft text-sm">
-          {names.method(planting.cropId, planting.method)} · {t(`season:turn.${planting.turn}`)} ·{' '}
+          {names.method(planting.cropId, planting.method)} · {t(`season:cropping.${planting.cropping}`)} ·{' '}
           {t('season:amount', {
             plants: number(planting.plants, 0),
             row: length(planting.rowLength),

@@ -46,7 +46,7 @@ export function StepsChart({ steps, bed }: { steps: Milestone[]; bed: Spot }) {
   const at = (day: Day) => x(daysBetween(first, day));
   const days = Array.from({ length: span + 1 }, (_, n) => {
     const day = addDays(first, n);
-    const place = ((almanac.placeOf(almanac.seasonYear(day), day) % YEAR) + YEAR) % YEAR;
+    const place = ((almanac.seasonDayOf(almanac.seasonYear(day), day) % YEAR) + YEAR) % YEAR;
     return { n, risk: freezeRisk(almanac, day), low: almanac.low[place]! };
   });
   const frost = area<(typeof days)[number]>(

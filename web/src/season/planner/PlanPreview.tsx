@@ -1,7 +1,7 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { groundArea } from '@unity-acre/core/ground';
-import { amounts, milestones, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import { amounts, computeMilestones, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useAlmanac, useHere, useLeads, useMeasure } from '../../garden/index.ts';
@@ -37,7 +37,7 @@ export function PlanPreview({
   if (!typed) return <Bare title={t('incomplete')} />;
   const { plan, width } = typed;
   const { crop, method } = plan;
-  const steps = milestones(plan, almanac, garden.rules);
+  const steps = computeMilestones(plan, almanac, garden.rules);
   if (!steps) return <Bare title={t('notThatWay')} />;
   const { plants, seeds, packing, seedsPerHole, spareShare } = amounts(
     crop,

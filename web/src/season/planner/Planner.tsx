@@ -1,8 +1,8 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import { type Planting, plantingInput } from '@unity-acre/contract/season';
-import { turns } from '@unity-acre/core/crops';
+import { croppings } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
-import { allowsMethod, hasTurn, startOf } from '@unity-acre/core/season';
+import { allowsMethod, hasCropping, startOf } from '@unity-acre/core/season';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -16,7 +16,7 @@ import { useDates } from '../../kit/dates.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { Companions } from './Companions.tsx';
-import { cropWanted, firstValues, seasonWanted, turnsOffered } from './firstValues.ts';
+import { croppingsOffered, cropWanted, firstValues, seasonWanted } from './firstValues.ts';
 import { PlanPreview } from './PlanPreview.tsx';
 import { ProtectionField } from './ProtectionField.tsx';
 import { Series } from './Series.tsx';
@@ -26,7 +26,7 @@ export interface PlanValues {
   cropId: string;
   varietyId: string;
   year: string;
-  turn: Planting['turn'];
+  cropping: Planting['cropping'];
   method: Planting['method'];
   pattern: Planting['pattern'];
   width: string;
@@ -38,7 +38,7 @@ export interface PlanValues {
   note: string;
 }
 
-/** Plans one planting of a bed, with its dates and amounts reckoned while one chooses. */
+/** Plans one planting of a bed, with its dates and amounts computed while one chooses. */
 export default function Planner() {
   const { bedId, plantingId } = useParams();
   const { t } = useTranslation('ground');
@@ -110,12 +110,12 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
     defaults: planting ? valuesOf(planting) : first,
     version: planting?.version,
     toValues: valuesOf,
-    toBody: ({ cropId, varietyId, turn, method, pattern, protection, note, ...values }, read) => ({
+    toBody: ({ cropId, varietyId, cropping, method, pattern, protection, note, ...values }, read) => ({
       cropId,
       varietyId,
       bedId: bed.id,
       year: read.number('year', values.year),
-      turn,
+      cropping,
       method,
       pattern,
       width: read.length('width', values.width, bare),
@@ -141,7 +141,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
   const crop = catalogue.crop(values.cropId) ?? cropWanted(search, catalogue);
   const methods = crop.methods.filter((method) => allowsMethod(crop, method, garden.rules));
 
-  const turnsHere = turnsOffered(crop, values, bed, garden);
+  const turnsHere = croppingsOffered(crop, values, bed, garden);
 
   // Another crop may lack the method or the season chosen before: take its first ones.
   const { setValue } = form;
@@ -151,8 +151,8 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
         'method',
         crop.methods.find((method) => allowsMethod(crop, method, garden.rules)) ?? crop.methods[0]!,
       );
-    if (!hasTurn(crop, values.turn)) setValue('turn', turnsHere[0]!);
-  }, [crop, values.method, values.turn, garden.rules, setValue, turnsHere[0]]);
+    if (!hasCropping(crop, values.cropping)) setValue('cropping', turnsHere[0]!);
+  }, [crop, values.method, values.cropping, garden.rules, setValue, turnsHere[0]]);
   // The season goes with the crop, its way and its turn, until somebody chooses another.
   const wanted = planting || search.has('year') ? null : seasonWanted(crop, values, bed, garden);
   const proposed = useRef(first.year);
@@ -203,14 +203,14 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                   />
                 )}
               </Field>
-              <Field label={t('season:turnLabel')} name="turn">
+              <Field label={t('season:croppingLabel')} name="cropping">
                 {(props) => (
                   <Select
                     {...props}
-                    {...form.control('turn')}
-                    options={turns
-                      .filter((turn) => turnsHere.includes(turn) || turn === values.turn)
-                      .map((turn) => ({ value: turn, label: t(`season:turn.${turn}`) }))}
+                    {...form.control('cropping')}
+                    options={croppings
+                      .filter((cropping) => turnsHere.includes(cropping) || cropping === values.cropping)
+                      .map((cropping) => ({ value: cropping, label: t(`season:cropping.${cropping}`) }))}
                   />
                 )}
               </Field>

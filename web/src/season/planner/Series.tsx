@@ -1,5 +1,11 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { MOST_IN_SERIES, milestones, type SuccessionBy, startOf, succession } from '@unity-acre/core/season';
+import {
+  computeMilestones,
+  MOST_IN_SERIES,
+  type SuccessionBy,
+  startOf,
+  succession,
+} from '@unity-acre/core/season';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -37,7 +43,7 @@ export function Series({ bed, values, bare }: { bed: Bed; values: PlanValues; ba
     });
   });
   const typed = planAsTyped(values, bed, catalogue, bare);
-  const steps = typed && milestones(typed.plan, almanac, garden.rules);
+  const steps = typed && computeMilestones(typed.plan, almanac, garden.rules);
   const first = steps && startOf(steps)?.on;
   const days = Number(every);
   const wanted = Number(count);

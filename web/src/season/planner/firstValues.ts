@@ -1,35 +1,39 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Garden } from '@unity-acre/contract/place';
 import { isDay } from '@unity-acre/core/calendar';
-import { type Catalogue, type Crop, type Turn, varietyOf } from '@unity-acre/core/crops';
+import { type Catalogue, type Crop, type Cropping, varietyOf } from '@unity-acre/core/crops';
 import { almanacOf, spotIn } from '@unity-acre/core/place';
-import { ownTurns, seasonToPlan } from '@unity-acre/core/season';
+import { ownCroppings, seasonToPlan } from '@unity-acre/core/season';
 import type { PlanValues } from './Planner.tsx';
 
-type Way = Pick<PlanValues, 'varietyId' | 'method' | 'turn' | 'protection'>;
+type Way = Pick<PlanValues, 'varietyId' | 'method' | 'cropping' | 'protection'>;
 
 /** The season that somebody who plans a crop so, today, would have it planned for. */
 export function seasonWanted(
   crop: Crop,
-  { varietyId, method, turn, protection }: Way,
+  { varietyId, method, cropping, protection }: Way,
   bed: Bed,
   garden: Garden,
 ): string {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
   const almanac = almanacOf(garden.climate, spotIn(garden, bed, protection));
-  return String(seasonToPlan({ crop, variety, method, turn }, almanac, garden.rules, garden.today));
+  return String(seasonToPlan({ crop, variety, method, cropping }, almanac, garden.rules, garden.today));
 }
 
 /** The parts of the season that a crop is offered for in a bed. */
-export function turnsOffered(
+export function croppingsOffered(
   crop: Crop,
-  { varietyId, method, protection }: Omit<Way, 'turn'>,
+  { varietyId, method, protection }: Omit<Way, 'cropping'>,
   bed: Bed,
   garden: Garden,
-): readonly Turn[] {
+): readonly Cropping[] {
   const variety = varietyOf(crop, varietyId) ?? crop.varieties[0]!;
   const almanac = almanacOf(garden.climate, spotIn(garden, bed, protection));
-  return ownTurns({ crop, variety, method, year: almanac.seasonYear(garden.today) }, almanac, garden.rules);
+  return ownCroppings(
+    { crop, variety, method, year: almanac.seasonYear(garden.today) },
+    almanac,
+    garden.rules,
+  );
 }
 
 /** What a form for a new planting begins with: what a link wants planned (a crop, a way, a day), and the usual. */
@@ -45,8 +49,8 @@ export function firstValues(
     method: crop.methods.find((method) => method === search.get('method')) ?? crop.methods[0]!,
     protection: 'none' as const,
   };
-  const asked = crop.turns.find((turn) => turn === search.get('turn'));
-  const way = { ...grown, turn: asked ?? turnsOffered(crop, grown, bed, garden)[0]! };
+  const asked = crop.croppings.find((cropping) => cropping === search.get('cropping'));
+  const way = { ...grown, cropping: asked ?? croppingsOffered(crop, grown, bed, garden)[0]! };
   const day = search.get('start') ?? '';
   return {
     ...way,

@@ -5,7 +5,7 @@ import type { PlantingPlan } from '@unity-acre/core/season';
 import { type LengthUnit, parseLength } from '@unity-acre/core/units';
 import type { PlanValues } from './Planner.tsx';
 
-/** A planting as its form stands: what the core reckons with, and what would be sent. */
+/** A planting as its form stands: what the core computes with, and what would be sent. */
 export interface PlanAsTyped {
   plan: PlantingPlan;
   body: PlantingInput;
@@ -13,7 +13,7 @@ export interface PlanAsTyped {
   length: number;
 }
 
-/** Reads the form of a planting. @returns null while something in it cannot be reckoned with */
+/** Reads the form of a planting. @returns null while something in it cannot be computed with */
 export function planAsTyped(
   values: PlanValues,
   bed: Bed,
@@ -27,16 +27,16 @@ export function planAsTyped(
   const year = Number(values.year);
   if (!crop || !variety || !width || !length || width <= 0 || length <= 0) return null;
   if (!(year >= 1990 && year <= 2200)) return null;
-  const { method, turn, pattern, note } = values;
+  const { method, cropping, pattern, note } = values;
   const startOn = values.startOn || null;
   return {
-    plan: { crop, variety, method, turn, year, startOn },
+    plan: { crop, variety, method, cropping, year, startOn },
     body: {
       cropId: crop.id,
       varietyId: variety.id,
       bedId: bed.id,
       year,
-      turn,
+      cropping,
       method,
       pattern,
       width,

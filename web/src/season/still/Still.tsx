@@ -116,7 +116,7 @@ function Open({ beds, plantings }: { beds: Bed[]; plantings: Planting[] }) {
           </p>
           <ul>
             {open.map((one) => (
-              <OpenRow key={`${one.crop.id} ${one.method} ${one.turn}`} one={one} on={on} bed={bed} />
+              <OpenRow key={`${one.crop.id} ${one.method} ${one.cropping}`} one={one} on={on} bed={bed} />
             ))}
           </ul>
         </section>
@@ -154,7 +154,7 @@ function OpenRow({ one, on, bed }: { one: StillSown; on: Day; bed: Bed | null })
   const names = useCropNames();
   const coordinates = useCoordinates();
   const { number } = useMeasure();
-  const { crop, method, turn, daysLeft, latest, firstPick, clear, lost, stands, variety } = one;
+  const { crop, method, cropping, daysLeft, latest, firstPick, clear, lost, stands, variety } = one;
   const urgent = daysLeft <= 7;
   const picks =
     firstPick === null
@@ -166,7 +166,7 @@ function OpenRow({ one, on, bed }: { one: StillSown; on: Day; bed: Bed | null })
     crop: crop.id,
     variety: variety.id,
     method,
-    turn,
+    cropping,
     year: String(one.year),
     start: on,
   });
@@ -180,7 +180,7 @@ function OpenRow({ one, on, bed }: { one: StillSown; on: Day; bed: Bed | null })
           {names.crop(crop.id)}
         </Link>
         <span className="block text-ink-soft text-sm">
-          {names.method(crop.id, method)}, {t(`turn.${turn}`)}
+          {names.method(crop.id, method)}, {t(`cropping.${cropping}`)}
         </span>
       </span>
       <span className={urgent ? 'text-beet' : ''}>

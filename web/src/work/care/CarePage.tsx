@@ -1,7 +1,7 @@
 import { type Round, roundInput } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
 import { groundArea } from '@unity-acre/core/ground';
-import { roundKinds, roundMinutes, turnsOf } from '@unity-acre/core/work';
+import { occurrencesOf, roundKinds, roundMinutes } from '@unity-acre/core/work';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -13,7 +13,7 @@ import { useDates } from '../../kit/dates.ts';
 import { Field, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, FormSheet, Loaded, Screen } from '../../kit/screens/index.ts';
 
-/** How far ahead the next turn is looked for, days. */
+/** How far ahead the next occurrence is looked for, days. */
 const AHEAD = 400;
 
 /** Rounds of care: soil, water, scouting, protection, upkeep. */
@@ -62,7 +62,7 @@ function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => 
   const dates = useDates();
   const beds = useList('beds').data ?? [];
   const names = round.bedIds.flatMap((id) => beds.find((bed) => bed.id === id)?.name ?? []);
-  const [next] = turnsOf(round, addDays(garden.today, 1 - round.span), addDays(garden.today, AHEAD));
+  const [next] = occurrencesOf(round, addDays(garden.today, 1 - round.span), addDays(garden.today, AHEAD));
   return (
     <li className="grid items-center gap-x-6 gap-y-0.5 border-line border-b py-2 sm:grid-cols-[14rem_minmax(0,1fr)_15rem_auto]">
       <p className="font-semibold">{t(`workKinds:${round.kind}.name`)}</p>

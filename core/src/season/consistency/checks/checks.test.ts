@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../../../calendar/index.ts';
 import { plainCatalogue } from '../../../crops/index.ts';
 import { uprightRectangle } from '../../../ground/index.ts';
-import type { PlannedPlanting } from '../../yearPlan.ts';
+import type { PlannedPlanting } from '../../planning/yearPlan.ts';
 import { findingRow } from '../index.ts';
 import { bed, codes, FOOT, first, plan, planting } from '../testing.ts';
 

@@ -1,8 +1,8 @@
 import { addDays, type Day, daysBetween } from '../../../calendar/index.ts';
 import { gapBetween, outlineOf } from '../../../ground/index.ts';
-import { amounts } from '../../amounts.ts';
+import { amounts } from '../../amounts/index.ts';
+import type { PlannedPlanting } from '../../planning/index.ts';
 import { isCover } from '../../windows/index.ts';
-import type { PlannedPlanting } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { pairsOf } from '../together.ts';
 import { later } from '../trial.ts';

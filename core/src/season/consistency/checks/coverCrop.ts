@@ -1,7 +1,7 @@
 import type { Day } from '../../../calendar/index.ts';
-import { inGroundOf } from '../../milestone.ts';
+import { inGroundOf } from '../../milestones/index.ts';
+import type { YearPlan } from '../../planning/index.ts';
 import { isCover, isWinterKilled } from '../../windows/index.ts';
-import type { YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 
 /** A cover crop cannot be cut yet when the next year's first crop goes in: not even at the beginning of its time. */

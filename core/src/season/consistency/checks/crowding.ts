@@ -1,9 +1,9 @@
 import { addDays } from '../../../calendar/index.ts';
 import { groundArea, workedOutline } from '../../../ground/index.ts';
-import { amounts } from '../../amounts.ts';
-import { startOf } from '../../milestone.ts';
-import { type GroundTaken, laidOut, overfull as overfullSpans, takenBy } from '../../space.ts';
-import type { PlannedPlanting, YearPlan } from '../../yearPlan.ts';
+import { amounts } from '../../amounts/index.ts';
+import { startOf } from '../../milestones/index.ts';
+import type { PlannedPlanting, YearPlan } from '../../planning/index.ts';
+import { type GroundTaken, laidOut, overfull as overfullSpans, takenBy } from '../../planning/index.ts';
 import { type Remedy, rowWith, type Trial } from '../row.ts';
 import { elsewhere, elsewhereFor, startedOn } from '../trial.ts';
 

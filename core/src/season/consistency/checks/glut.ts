@@ -1,6 +1,6 @@
 import { type Day, daysBetween } from '../../../calendar/index.ts';
+import type { PlannedPlanting, YearPlan } from '../../planning/index.ts';
 import { isCover } from '../../windows/index.ts';
-import type { PlannedPlanting, YearPlan } from '../../yearPlan.ts';
 import { rowWith } from '../row.ts';
 import { later } from '../trial.ts';
 

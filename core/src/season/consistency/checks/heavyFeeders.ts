@@ -1,5 +1,5 @@
-import { inGroundSpan } from '../../space.ts';
-import type { PlannedPlanting } from '../../yearPlan.ts';
+import type { PlannedPlanting } from '../../planning/index.ts';
+import { inGroundSpan } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { elsewhere } from '../trial.ts';
 

@@ -1,12 +1,12 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../../../calendar/index.ts';
 import { almanacOf, climateOfNormals, shareAfter } from '../../../place/index.ts';
-import { startOf } from '../../milestone.ts';
-import { milestones } from '../../reckon.ts';
+import { computeMilestones } from '../../milestones/computeMilestones.ts';
+import { outsideWindow } from '../../milestones/index.ts';
+import { startOf } from '../../milestones/milestone.ts';
 import { coolOceanic } from '../../regions/climates.ts';
 import { defaultRules } from '../../rules.ts';
 import { almanac } from '../../testing.ts';
-import { outsideWindow } from '../../windows/index.ts';
 import { remediesFor } from '../index.ts';
 import { codes, first, plan, planting } from '../testing.ts';
 
@@ -32,7 +32,7 @@ describe('a planting before its time', () => {
     expect(found).toMatchObject({ days: daysBetween('2026-05-01', window.earliest) });
     // The median last frost is on 10 May: on the first more than half of the years still have one.
     expect((found as { lost: number }).lost).toBeCloseTo(
-      shareAfter(almanac.lastFreeze(-0.5), almanac.placeOf(2026, '2026-05-01')),
+      shareAfter(almanac.lastFreeze(-0.5), almanac.seasonDayOf(2026, '2026-05-01')),
       9,
     );
     expect((found as { lost: number }).lost).toBeGreaterThan(0.5);
@@ -72,7 +72,7 @@ describe('a planting before its time', () => {
     const bean = planting('a', 'bush-bean', { startOn: '2026-05-08' });
     const up = bean.steps.find(({ kind }) => kind === 'emerge')!.on;
     const outside = outsideWindow(bean.crop, bean.steps, almanac, 2026)!;
-    expect(outside.lost!).toBeCloseTo(shareAfter(almanac.lastFreeze(-0.5), almanac.placeOf(2026, up)), 9);
+    expect(outside.lost!).toBeCloseTo(shareAfter(almanac.lastFreeze(-0.5), almanac.seasonDayOf(2026, up)), 9);
   });
 });
 
@@ -96,10 +96,14 @@ describe('a planting after its time', () => {
       (a, b) => a.daysToMaturity.usual - b.daysToMaturity.usual,
     );
     const { latest } = startOf(
-      milestones({ ...slow, variety: other!, year: 2026, startOn: null }, almanac, defaultRules)!,
+      computeMilestones({ ...slow, variety: other!, year: 2026, startOn: null }, almanac, defaultRules)!,
     )!.window;
     const startOn = addDays(latest, 5);
-    const steps = milestones({ ...slow, variety: other!, year: 2026, startOn }, almanac, defaultRules)!;
+    const steps = computeMilestones(
+      { ...slow, variety: other!, year: 2026, startOn },
+      almanac,
+      defaultRules,
+    )!;
     const late = { ...slow, variety: other!, steps };
     const before = plan([late]);
     expect(remediesFor(before, first(before, 'tooLate'))[0]).toEqual({
@@ -124,7 +128,7 @@ describe('a planting after its time', () => {
 it('what the place is against is said, with why', () => {
   const cool = almanacOf(climateOfNormals(coolOceanic.place, coolOceanic.normals));
   const okra = planting('a', 'okra');
-  const steps = milestones({ ...okra, year: 2026, startOn: null }, cool, defaultRules)!;
+  const steps = computeMilestones({ ...okra, year: 2026, startOn: null }, cool, defaultRules)!;
   const of = plan([{ ...okra, steps }], { almanacOf: () => cool });
   expect(first(of, 'notAdvised')).toMatchObject({
     plantingIds: [okra.id],
@@ -155,7 +159,7 @@ describe('seedlings in their pots', () => {
     const tomato = planting('a', 'tomato', { method: 'startIndoors' });
     const way = { ...tomato, year: 2026, startOn: null };
     const sown = addDays(startOf(tomato.steps)!.on, -30);
-    const steps = milestones(way, almanac, defaultRules, [{ kind: 'startIndoors', on: sown }])!;
+    const steps = computeMilestones(way, almanac, defaultRules, [{ kind: 'startIndoors', on: sown }])!;
     const of = plan([{ ...tomato, steps }], { today: addDays(sown, 3) });
     expect(codes(of)).toContain('tooLongInPot');
     expect(remediesFor(of, first(of, 'tooLongInPot'))).toEqual([]);

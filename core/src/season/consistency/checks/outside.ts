@@ -1,7 +1,7 @@
 import { laterOf } from '../../../calendar/index.ts';
-import { startOf } from '../../milestone.ts';
-import { doubtsOf, outsideWindow } from '../../windows/index.ts';
-import type { PlannedPlanting, YearPlan } from '../../yearPlan.ts';
+import { outsideWindow, startOf } from '../../milestones/index.ts';
+import type { PlannedPlanting, YearPlan } from '../../planning/index.ts';
+import { doubtsOf } from '../../windows/index.ts';
 import type { Remedy, Trial } from '../row.ts';
 import { rowWith } from '../row.ts';
 import { startedOn } from '../trial.ts';

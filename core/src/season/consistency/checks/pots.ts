@@ -1,5 +1,5 @@
 import { addDays } from '../../../calendar/index.ts';
-import type { PlannedPlanting } from '../../yearPlan.ts';
+import type { PlannedPlanting } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { startedOn } from '../trial.ts';
 

@@ -1,4 +1,4 @@
-import { lastYearOf, ROTATION_YEARS, rotates } from '../../yearPlan.ts';
+import { lastYearOf, ROTATION_YEARS, rotates } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { elsewhere } from '../trial.ts';
 

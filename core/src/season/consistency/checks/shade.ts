@@ -8,8 +8,8 @@ import {
   workedOutline,
   workedPlace,
 } from '../../../ground/index.ts';
-import { isTall, laidOut, takenBy } from '../../space.ts';
-import type { PlannedBed, PlannedPlanting, YearPlan } from '../../yearPlan.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from '../../planning/index.ts';
+import { isTall, laidOut, takenBy } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { standTogether } from '../together.ts';
 import { elsewhere } from '../trial.ts';

@@ -1,5 +1,5 @@
 import { addDays } from '../../../calendar/index.ts';
-import { inGroundOf } from '../../milestone.ts';
+import { inGroundOf } from '../../milestones/index.ts';
 import { rowWith } from '../row.ts';
 
 /** Supports go in before the seed: those that are not up so many days before are late. */

@@ -1,13 +1,13 @@
 import { gapBetween, outlineOf } from '../../../ground/index.ts';
-import type { PlannedBed, PlannedPlanting } from '../../yearPlan.ts';
+import type { PlannedBed, PlannedPlanting } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { elsewhere } from '../trial.ts';
 
 /** Beds nearer than this are covered in one go on a cold night, metres. */
 const TOGETHER_M = 4;
 
-const isTender = ({ crop, turn }: PlannedPlanting): boolean =>
-  crop.temperament !== 'hardy' && turn !== 'overwinter';
+const isTender = ({ crop, cropping }: PlannedPlanting): boolean =>
+  crop.hardiness !== 'hardy' && cropping !== 'overwinter';
 
 /** Tender crops stand in more places than they need: each is another run with covers on a cold night. */
 export const tenderScattered = rowWith({
@@ -29,7 +29,7 @@ export const tenderScattered = rowWith({
     elsewhere(
       trial,
       (bed) =>
-        trial.plan.plantings.filter(({ bedId, crop }) => bedId === bed.id && crop.temperament !== 'hardy')
+        trial.plan.plantings.filter(({ bedId, crop }) => bedId === bed.id && crop.hardiness !== 'hardy')
           .length,
     ),
 });

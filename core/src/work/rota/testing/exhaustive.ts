@@ -9,12 +9,12 @@ export function worthsOf(problem: RotaProblem, { seats, placed }: Rota): number[
     seats.some((seat) => seat.personId === personId && seat.sessionId === sessionId);
   // Who cannot come to any session has no part in what is fair.
   const owing = problem.people.filter(({ id }) => problem.sessions.some((s) => mayEver(problem, id, s.id)));
-  const turns = (id: string) =>
+  const shifts = (id: string) =>
     seats
       .filter(({ personId }) => personId === id)
-      .reduce((sum, { sessionId }) => sum + sessionOf(sessionId).turns, 0);
-  const short = owing.map(({ id, owed }) => Math.max(0, owed - turns(id)));
-  const over = owing.map(({ id, owed }) => Math.max(0, turns(id) - owed));
+      .reduce((sum, { sessionId }) => sum + sessionOf(sessionId).shifts, 0);
+  const short = owing.map(({ id, owed }) => Math.max(0, owed - shifts(id)));
+  const over = owing.map(({ id, owed }) => Math.max(0, shifts(id) - owed));
   const pairs = new Set(
     problem.people.flatMap(({ id, together }) => together.map((other) => [id, other].sort().join())),
   );

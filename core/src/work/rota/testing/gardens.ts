@@ -19,7 +19,7 @@ export const someSession = (id: string, on: Day, over: Partial<RotaSession> = {}
   capacity: 10,
   children: true,
   leadId: null,
-  turns: 1,
+  shifts: 1,
   place: null,
   ...over,
 });

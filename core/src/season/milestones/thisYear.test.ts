@@ -1,0 +1,100 @@
+import { describe, expect, it } from 'vitest';
+import { addDays, daysBetween } from '../../calendar/index.ts';
+import { plainCatalogue } from '../../crops/index.ts';
+import { almanacOf, almanacOfYear, climateOfNormals, yearSoFar } from '../../place/index.ts';
+import { computeMilestones, type Milestone, type PlantingPlan } from '../index.ts';
+import { gatesOf } from '../windows/index.ts';
+
+/* This year's weather moves the dates of its plantings, and says so. */
+
+// Invented: a cold inland place.
+const climate = climateOfNormals(
+  { latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' },
+  {
+    low: [-13.5, -12, -6, 0.2, 5.7, 11.6, 14.6, 13.5, 8.3, 2.7, -2.6, -9.3],
+    high: [-4.5, -2.5, 3.8, 12, 19, 24.3, 26.8, 25.6, 21, 13.5, 5.8, -1.6],
+    rain: [30, 26, 48, 68, 80, 98, 88, 85, 78, 66, 54, 37],
+  },
+);
+const usual = almanacOf(climate);
+
+/** The garden on a day after a spring that differs from the usual by so much since 1 March. */
+function after(today: string, offC: number) {
+  const seen = Array.from({ length: usual.seasonDayOf(2026, today) }, (_, seasonDay) => {
+    const off = seasonDay >= 59 ? offC : 0;
+    return {
+      on: addDays('2026-01-01', seasonDay),
+      low: usual.low[seasonDay]! + off,
+      high: usual.high[seasonDay]! + off,
+    };
+  });
+  return almanacOf({ ...climate, thisYear: yearSoFar(climate.latitude, today, seen) });
+}
+
+const plan = (id: string, year = 2026, method: PlantingPlan['method'] = 'sowInPlace'): PlantingPlan => {
+  const crop = plainCatalogue.crop(id)!;
+  return { crop, variety: crop.varieties[0]!, method, cropping: 'spring', year, startOn: null };
+};
+const step = (steps: Milestone[] | null, kind: Milestone['kind']) => steps!.find((one) => one.kind === kind)!;
+const sowing = (id: string, spot = usual, year = 2026) =>
+  step(computeMilestones(plan(id, year), spot), 'sow');
+const movedBy = ({ reasons }: Milestone, bound: 'earliest' | 'best' | 'latest') =>
+  reasons[bound].flatMap((reason) => (reason.code === 'thisYear' ? [reason.days] : []));
+
+describe('a warm spring', () => {
+  const spot = after('2026-04-14', 5);
+
+  it.each(['carrot', 'beet', 'pea'])('lets %s be sown sooner, and says by how much', (id) => {
+    const [then, now] = [sowing(id), sowing(id, spot)];
+    const days = daysBetween(then.window.best, now.window.best);
+    expect(days).toBeLessThan(-3);
+    expect(movedBy(now, 'best')).toEqual([days]);
+    expect(movedBy(then, 'best')).toEqual([]);
+  });
+
+  it('brings the first pick of what stands sooner', () => {
+    const sown = { ...plan('pea'), startOn: '2026-04-10' };
+    const picked = (almanac: typeof usual) => step(computeMilestones(sown, almanac), 'firstPick').on;
+    expect(picked(after('2026-05-30', 4)) < picked(usual)).toBe(true);
+  });
+
+  it('leaves next year alone', () => {
+    expect(sowing('pea', spot, 2027)).toEqual(sowing('pea', usual, 2027));
+  });
+
+  it('hurries nothing that waits for nights and frosts of weeks ahead', () => {
+    const [then, now] = [usual, spot].map((almanac) =>
+      step(computeMilestones(plan('tomato', 2026, 'startIndoors'), almanac), 'setOut'),
+    );
+    expect(Math.abs(daysBetween(then!.window.earliest, now!.window.earliest))).toBeLessThanOrEqual(2);
+  });
+});
+
+describe('a cold spring', () => {
+  it('holds sowings back', () => {
+    const now = sowing('carrot', after('2026-04-30', -5));
+    expect(now.window.best > addDays(sowing('carrot').window.best, 5)).toBe(true);
+    expect(movedBy(now, 'best')[0]).toBeGreaterThan(5);
+  });
+});
+
+describe('a thermometer in the soil', () => {
+  const warmed = (soilC: number) => {
+    const soil = [{ bedId: 'a', seasonDay: usual.seasonDayOf(2026, '2026-04-08'), soilC }];
+    const { thisYear } = after('2026-04-09', 0).climate;
+    return almanacOf({ ...climate, thisYear: { ...thisYear!, soil } }, { bedId: 'a' });
+  };
+
+  it('opens the bed that is warm, and holds back the one that is cold', () => {
+    const gate = (spot: typeof usual) => gatesOf(almanacOfYear(spot, 2026), 2026).soilWarm(8).seasonDay;
+    expect(gate(warmed(14))).toBe(usual.seasonDayOf(2026, '2026-04-08'));
+    expect(gate(warmed(0))).toBeGreaterThan(gate(usual));
+    expect(sowing('pea', warmed(0)).window.earliest > sowing('pea').window.earliest).toBe(true);
+  });
+
+  it('says when seed sown that day is up', () => {
+    const up = (spot: typeof usual) =>
+      step(computeMilestones({ ...plan('pea'), startOn: '2026-04-09' }, spot), 'emerge').on;
+    expect(up(warmed(16)) < up(usual)).toBe(true);
+  });
+});
