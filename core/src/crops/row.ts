@@ -85,7 +85,7 @@ const fields = z.strictObject({
   /** is not picked before the first frosts, which sweeten it */
   sweetenedByFrost: z.boolean().optional(),
   harvest: z.strictObject({ style: z.enum(harvestStyles), sign: z.enum(harvestSigns) }),
-  /** days a crop may stand past the first autumn frost, where it is planted for autumn */
+  /** days it keeps in the bed past the first autumn frost: ripe all at once, it need not be picked at once */
   pastFirstFrostDays: whole.min(0).max(120).optional(),
   /** thinned once, or first to half the room and later to all of it */
   thinning: z.enum(['one', 'two']).optional(),
@@ -168,11 +168,6 @@ function contradictions(crop: CropRow): Contradiction[] {
     crop.family !== 'cucurbits' || (crop.weeksIndoors?.[2] ?? 0) <= 5,
     'weeksIndoors',
     'cucurbitsFiveWeeks',
-  );
-  need(
-    !crop.croppings.includes('autumn') || crop.pastFirstFrostDays !== undefined,
-    'pastFirstFrostDays',
-    'neededForAutumn',
   );
   need(
     !(crop.croppings.includes('overwinter') && crop.harvest.style === 'cover') ||

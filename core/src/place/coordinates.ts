@@ -58,3 +58,6 @@ export function readCoordinates(text: string): Coordinates | null {
   const [latitude, longitude] = isTurned ? [second.degrees, first.degrees] : [first.degrees, second.degrees];
   return Math.abs(latitude) <= 90 && Math.abs(longitude) <= 180 ? { latitude, longitude } : null;
 }
+
+/** Whether a time zone is one of the open sea, which are named by their hours from Greenwich and no country. */
+export const isSeaZone = (timeZone: string): boolean => timeZone.startsWith('Etc/');

@@ -1,7 +1,8 @@
 import tzLookup from '@photostructure/tz-lookup';
+import { isSeaZone } from '@unity-acre/core/place';
 import { invalid } from '../http/refusal.ts';
 
-/** Refuses a garden at sea: a sign forgotten, or the two coordinates exchanged. Time zones of the open sea have no country's name. */
+/** Refuses a garden at sea: a sign forgotten, or the two coordinates exchanged. */
 export function refuseSea(place: { latitude: number; longitude: number }, field = 'latitude'): void {
-  if (tzLookup(place.latitude, place.longitude).startsWith('Etc/')) throw invalid(field, 'atSea');
+  if (isSeaZone(tzLookup(place.latitude, place.longitude))) throw invalid(field, 'atSea');
 }

@@ -1,5 +1,5 @@
 import type { Day } from '../../calendar/index.ts';
-import { type Almanac, laterQuantile } from '../../place/index.ts';
+import { type Almanac, almanacOfYear, laterQuantile } from '../../place/index.ts';
 import type { PlantingPlan } from '../plan.ts';
 import type { HouseRules } from '../rules.ts';
 import type { Gates, SeasonWindow } from '../windows/index.ts';
@@ -25,7 +25,8 @@ export function dated(almanac: Almanac, year: number, window: SeasonWindow): Dat
 }
 
 /** The median last frost of a season year; where there is none, when the spring begins by the calendar. */
-export function springAnchor(almanac: Almanac, year: number): Day {
+export function springAnchor(spot: Almanac, year: number): Day {
+  const almanac = almanacOfYear(spot, year);
   return almanac.day(year, laterQuantile(almanac.lastFreeze(0), 0.5) ?? SPRING_WITHOUT_FROST);
 }
 

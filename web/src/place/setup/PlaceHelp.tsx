@@ -1,5 +1,5 @@
 import tzLookup from '@photostructure/tz-lookup';
-import { extremesOf, frostsOfNormals, readCoordinate } from '@unity-acre/core/place';
+import { extremesOf, frostsOfNormals, isSeaZone, readCoordinate } from '@unity-acre/core/place';
 import { nearestTown, type Town, townAtHeight, townLabel, towns } from '@unity-acre/core/place/towns';
 import { useTranslation } from 'react-i18next';
 import { Button, Combobox } from '../../kit/controls/index.ts';
@@ -83,8 +83,7 @@ function useTaking(form: GardenForm): (town: Town, height: number | null) => voi
 /** Says where the clocks of a place are others than those chosen. */
 function ZoneHelp({ form, zone }: { form: GardenForm; zone: string }) {
   const { t } = useTranslation('place');
-  const isSea = zone.startsWith('Etc/');
-  if (isSea) return <p role="status">{t('town.sea')}</p>;
+  if (isSeaZone(zone)) return <p role="status">{t('town.sea')}</p>;
   if (zone === form.watch().timeZone) return null;
   return (
     <p className="flex flex-wrap items-center gap-x-3 gap-y-1" role="status">
