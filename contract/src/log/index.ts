@@ -57,6 +57,13 @@ export const entry = z.object({
   /** the weight in grams where the amount was weighed */
   grams: z.number().nullable(),
   loggedAt: z.string(),
+  /** the task that was done by it; null for what was written by hand */
+  taskId: z.string().nullable(),
+  /** how much of a task is done with it, 0–1; null for what is no task */
+  share: z.number().nullable(),
+  minutes: z.number().nullable(),
+  /** who was at it, beside whoever logged it */
+  people: z.array(z.string()),
 });
 
 /** Saving an entry tells what it moved. */

@@ -37,6 +37,8 @@ export const task = z.object({
   minutes: z.number().int(),
   /** the day it was ticked off by hand, if it was */
   doneOn: day.nullable(),
+  /** how much of it is done where it is not all done, 0–1 */
+  share: z.number().nullable(),
   /** true where the log shows that it is done */
   doneByLog: z.boolean(),
   sessionId: id.nullable(),
@@ -66,7 +68,20 @@ export const roundInput = z
 export const round = roundInput.safeExtend({ id, version });
 
 export const taskQuery = z.object({ year });
-export const taskMarkInput = z.strictObject({ doneOn: day.nullable() });
+/** The moment at which something was marked, an instant: of two marks the later made counts, whichever comes later. */
+const markedAt = z.iso.datetime().nullable().default(null);
+
+/** Done on a day, done in part, or not done after all. Done is logged: the entry stands in the log book. */
+export const taskMarkInput = z.strictObject({
+  doneOn: day.nullable(),
+  at: markedAt,
+  /** how much of the whole is done with it, 0–1 */
+  share: z.number().min(0.05).max(1).default(1),
+  /** minutes by the clock, however many were at it; null where nobody looked */
+  minutes: z.number().int().min(1).max(900).nullable().default(null),
+  /** who was at it, beside whoever marks it */
+  people: z.array(id).max(200).default([]),
+});
 export { taskIdShape };
 
 export const workStates = ['open', 'underWay', 'stuck', 'done'] as const;
@@ -82,8 +97,9 @@ export const workDoneInput = z.strictObject({
   beginners: z.number().int().min(0).max(200).default(0),
   children: z.number().int().min(0).max(200).default(0),
   note: prose(500).default(''),
+  at: markedAt,
 });
-export const workDone = workDoneInput.safeExtend({ taskId: taskIdShape });
+export const workDone = workDoneInput.omit({ at: true }).safeExtend({ taskId: taskIdShape });
 
 /** Who was there, and when they came and left; null where that was not looked at. */
 export const rollCallInput = z

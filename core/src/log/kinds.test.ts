@@ -1,7 +1,8 @@
 import { expect, it } from 'vitest';
 import { methods } from '../crops/index.ts';
 import { milestoneKinds } from '../season/index.ts';
-import { entryKinds, entryRow } from './kinds.ts';
+import { isRoundKind, taskKinds, taskRow, workKinds } from '../work/index.ts';
+import { entryKindOf, entryKinds, entryRow } from './kinds.ts';
 
 it('dates a step of the plan that there is, or none, for every kind and method', () => {
   for (const kind of entryKinds) {
@@ -24,4 +25,19 @@ it('asks each kind for what makes sense of it', () => {
   expect(entryRow('harvest')).toMatchObject({ needs: ['cropId', 'amount'], amountIs: 'taken' });
   expect(entryRow('observation').needs).toEqual(['note']);
   expect(entryRow('clearing').needs).toEqual(['plantingId']);
+});
+
+it('has one kind for all work that there is, and it is of a planting where the work is', () => {
+  for (const work of workKinds) {
+    const kinds = entryKinds.filter((kind) => entryRow(kind).work.includes(work));
+    expect(kinds, work).toEqual([entryKindOf(work)]);
+    expect(entryRow(kinds[0]!).needs.includes('plantingId'), work).toBe(!isRoundKind(work));
+  }
+});
+
+it('dates the step of a planting that the work is, but for the second thinning, which is told by its order', () => {
+  for (const kind of taskKinds.filter((one) => one !== 'thinAgain')) {
+    const steps = methods.map((method) => entryRow(entryKindOf(kind)).step?.(method));
+    expect(steps, kind).toContain(taskRow(kind).step);
+  }
 });

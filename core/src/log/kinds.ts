@@ -1,5 +1,6 @@
 import type { Method } from '../crops/index.ts';
 import type { MilestoneKind } from '../season/index.ts';
+import type { RoundKind, WorkKind } from '../work/index.ts';
 
 /** What an entry may have to say for it to make sense. */
 export type EntryField = 'plantingId' | 'bedId' | 'cropId' | 'amount' | 'note';
@@ -11,38 +12,56 @@ export interface EntryRow {
   needs: readonly EntryField[];
   /** what its amount is: something weighed or counted and taken somewhere, a temperature, or whatever was used */
   amountIs: 'taken' | 'temperature' | 'used';
+  /** the kinds of work that are logged so once they are done */
+  work: readonly WorkKind[];
 }
 
 const always = (kind: MilestoneKind) => () => kind;
 const indoors = (kind: MilestoneKind) => (method: Method) => (method === 'startIndoors' ? kind : null);
-const ofPlanting = (step: EntryRow['step']): EntryRow => ({
+const ofPlanting = (step: EntryRow['step'], ...work: WorkKind[]): EntryRow => ({
   step,
   needs: ['plantingId'],
   amountIs: 'used',
+  work,
 });
+/** Care that belongs to beds, or to the garden as a whole. */
+const care = (work: RoundKind): EntryRow => ({ step: null, needs: [], amountIs: 'used', work: [work] });
 
 /** All kinds of entries. Another kind is another row here, and its words. */
 export const entryRows = {
   // It dates the first step of the planting's own method.
-  sowing: ofPlanting((method) =>
-    method === 'startIndoors' ? 'startIndoors' : method === 'sowInPlace' ? 'sow' : null,
+  sowing: ofPlanting(
+    (method) => (method === 'startIndoors' ? 'startIndoors' : method === 'sowInPlace' ? 'sow' : null),
+    'startIndoors',
+    'sow',
   ),
   emergence: ofPlanting(always('emerge')),
-  pottingOn: ofPlanting(indoors('potOn')),
-  thinning: ofPlanting(always('thin')),
-  hardening: ofPlanting(indoors('hardenOff')),
-  settingOut: ofPlanting((method) => (method === 'sowInPlace' ? null : 'setOut')),
-  support: ofPlanting(always('support')),
-  netting: ofPlanting(always('netOn')),
-  covering: ofPlanting(always('cover')),
-  mulching: ofPlanting(always('mulch')),
-  feeding: ofPlanting(always('feed')),
-  unnetting: ofPlanting(always('netOff')),
+  pottingOn: ofPlanting(indoors('potOn'), 'potOn'),
+  thinning: ofPlanting(always('thin'), 'thin', 'thinAgain'),
+  hardening: ofPlanting(indoors('hardenOff'), 'hardenOff'),
+  settingOut: ofPlanting((method) => (method === 'sowInPlace' ? null : 'setOut'), 'setOut'),
+  support: ofPlanting(always('support'), 'support'),
+  netting: ofPlanting(always('netOn'), 'netOn'),
+  covering: ofPlanting(always('cover'), 'cover'),
+  mulching: ofPlanting(always('mulch'), 'mulch'),
+  feeding: ofPlanting(always('feed'), 'feed'),
+  unnetting: ofPlanting(always('netOff'), 'netOff'),
   stage: ofPlanting(null),
-  harvest: { step: always('firstPick'), needs: ['cropId', 'amount'], amountIs: 'taken' },
-  clearing: ofPlanting(always('clear')),
-  soilReading: { step: null, needs: ['bedId', 'amount'], amountIs: 'temperature' },
-  observation: { step: null, needs: ['note'], amountIs: 'used' },
+  // Picked, and not weighed.
+  picking: ofPlanting(always('firstPick'), 'pick'),
+  harvest: { step: always('firstPick'), needs: ['cropId', 'amount'], amountIs: 'taken', work: [] },
+  clearing: ofPlanting(always('clear'), 'clear'),
+  composting: care('compost'),
+  loosening: care('loosen'),
+  weeding: care('weed'),
+  pileTurning: care('turnPile'),
+  watering: care('water'),
+  scouting: care('scout'),
+  coverCare: care('covers'),
+  pathCare: care('paths'),
+  repair: care('repair'),
+  soilReading: { step: null, needs: ['bedId', 'amount'], amountIs: 'temperature', work: [] },
+  observation: { step: null, needs: ['note'], amountIs: 'used', work: [] },
 } as const satisfies Record<string, EntryRow>;
 
 export type EntryKind = keyof typeof entryRows;
@@ -50,3 +69,14 @@ export const entryKinds = Object.keys(entryRows) as [EntryKind, ...EntryKind[]];
 
 /** The row of a kind. */
 export const entryRow = (kind: EntryKind): EntryRow => entryRows[kind];
+
+const kindOfWork = new Map<WorkKind, EntryKind>(
+  entryKinds.flatMap((kind) => entryRow(kind).work.map((work) => [work, kind] as const)),
+);
+
+/** How work is logged once it is done. @throws RangeError for work that no kind of entry names */
+export function entryKindOf(work: WorkKind): EntryKind {
+  const kind = kindOfWork.get(work);
+  if (!kind) throw new RangeError(`no entry for ${work}`);
+  return kind;
+}

@@ -38,7 +38,7 @@ export class Writing {
 
   constructor(
     readonly manager: EntityManager,
-    private readonly gardenId: string,
+    readonly gardenId: string,
     /** the route whose audience may undo this */
     public route: RouteName | null,
     readonly changeId: string,

@@ -97,7 +97,10 @@ const picked = { value: 300, unit: 'g' };
 const harvest = () => ({ ...sowing(), kind: 'harvest', amount: picked, destination: 'household' });
 const ofSession = () => ({ params: { id: ids.session, personId: ids.otto } });
 const firstTask = async () => (await garden.ok('tasks', { query: { year: YEAR } }))[0]!.id;
-const lastTask = async () => (await garden.ok('tasks', { query: { year: YEAR } })).at(-1)!.id;
+const lastTask = async () => {
+  const all = await garden.ok('tasks', { query: { year: YEAR } });
+  return all.filter(({ plantingId }) => plantingId === ids.planting).at(-1)!.id;
+};
 const held = { arrived: '09:00', left: '11:00' };
 
 /** One write of nearly every kind of row. The request is made when its turn has come. */

@@ -1,7 +1,7 @@
 import type { RouteName } from '@unity-acre/contract';
 import type { Destination, EntryKind } from '@unity-acre/core/log';
 import { EntitySchema } from 'typeorm';
-import { gardenRow, json, key, longText, maybe, real, refersTo, text } from '../database/columns.ts';
+import { gardenRow, json, key, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export interface EntryEntity extends GardenRow {
@@ -17,6 +17,13 @@ export interface EntryEntity extends GardenRow {
   note: string;
   personId: string;
   loggedAt: string;
+  /** the task that was done by it; null for what was written by hand */
+  taskId: string | null;
+  /** how much of a task is done with it, 0–1 */
+  share: number | null;
+  minutes: number | null;
+  /** who was at it, beside whoever logged it */
+  people: string[] | null;
 }
 
 /** One row as it was and as it became; null where it was not there. */
@@ -62,8 +69,13 @@ export const entries = new EntitySchema<EntryEntity>({
     note: longText(),
     personId: text(),
     loggedAt: text(),
+    taskId: maybe(text()),
+    share: maybe(real()),
+    minutes: maybe(whole()),
+    people: maybe(json()),
   },
   indices: [
+    { name: 'entry_task', columns: ['taskId'] },
     { name: 'entry_day', columns: ['gardenId', 'on', 'id'] },
     { name: 'entry_kind', columns: ['gardenId', 'kind', 'on', 'id'] },
     { name: 'entry_planting', columns: ['plantingId'] },

@@ -1,6 +1,6 @@
 import type { Entry, EntryInput } from '@unity-acre/contract/log';
 import { entryRow, milestoneOf } from '@unity-acre/core/log';
-import { courseRank, type MilestoneKind, type Move, moves, sideSteps } from '@unity-acre/core/season';
+import { type Move, moves } from '@unity-acre/core/season';
 import { isWeightUnit, toGrams } from '@unity-acre/core/units';
 import type { EntityManager } from 'typeorm';
 import { Names } from '../crew/index.ts';
@@ -11,7 +11,8 @@ import type { Call, Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type PlantingEntity, plantings } from '../season/entity.ts';
-import { schedulesOf } from '../season/index.ts';
+import { checkOrder, schedulesOf } from '../season/index.ts';
+import { taskMarks } from '../work/entity.ts';
 import { type EntryEntity, entries } from './entity.ts';
 import { entryPlace, pageOf } from './page.ts';
 
@@ -30,6 +31,10 @@ const shownColumns = [
   'note',
   'personId',
   'loggedAt',
+  'taskId',
+  'share',
+  'minutes',
+  'people',
 ] as const;
 type ShownEntry = Pick<EntryEntity, (typeof shownColumns)[number]>;
 
@@ -50,8 +55,16 @@ function entryView(row: ShownEntry, by: string): Entry {
     personId: row.personId,
     by,
     loggedAt: row.loggedAt,
+    taskId: row.taskId,
+    share: row.share,
+    minutes: row.minutes,
+    people: peopleOf(row.people),
   };
 }
+
+/** A plain row has them as they are stored. */
+const peopleOf = (people: string[] | string | null): string[] =>
+  typeof people === 'string' ? JSON.parse(people) : (people ?? []);
 
 /** What the garden must know for an entry to make sense; gives the planting it belongs to. */
 async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<PlantingEntity | null> {
@@ -65,30 +78,10 @@ async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<P
   if (!body.plantingId) return null;
   const planting = await manager.findOneBy(plantings, { id: body.plantingId, gardenId });
   if (!planting) throw invalid('plantingId', 'unknownPlanting');
-  const step = milestoneOf(body.kind, planting.method);
-  if (entryRow(body.kind).step && !step) throw invalid('kind', 'methodHasNoSuchStep');
-  if (step) await checkOrder(manager, planting, params.id, step, body.on);
+  if (entryRow(body.kind).step && !milestoneOf(body.kind, planting.method))
+    throw invalid('kind', 'methodHasNoSuchStep');
+  await checkOrder(manager, planting, params.id, body.kind, body.on);
   return planting;
-}
-
-/** Seed is not up before it is sown: steps that are logged stand in the order in which a plant meets them. */
-async function checkOrder(
-  manager: EntityManager,
-  planting: PlantingEntity,
-  entryId: string,
-  step: MilestoneKind,
-  on: string,
-) {
-  if (sideSteps.includes(step)) return;
-  const rank = (kind: MilestoneKind) => courseRank(kind, planting.method);
-  const others = await manager.findBy(entries, { plantingId: planting.id });
-  for (const other of others) {
-    const kind = milestoneOf(other.kind, planting.method);
-    if (other.id === entryId || !kind || kind === step || sideSteps.includes(kind)) continue;
-    const earlier = rank(kind) < rank(step);
-    if (earlier && other.on > on) throw invalid('on', 'beforePrevious');
-    if (!earlier && other.on < on) throw invalid('on', 'afterNext');
-  }
 }
 
 /** Does something to the log and tells what it moved in the plan of a planting. */
@@ -122,6 +115,14 @@ const valuesOf = (body: EntryInput, planting: PlantingEntity | null) => {
     grams: amount && isWeightUnit(amount.unit) ? toGrams(amount.value, amount.unit) : null,
   };
 };
+
+const byHand = { taskId: null, share: null, minutes: null, people: null };
+
+/** What was logged by a mark moves it, or takes it back, when it is changed in the log book. */
+async function markAgain(writing: Writing, taskId: string, doneOn: string | null): Promise<void> {
+  const mark = await writing.manager.findOneBy(taskMarks, { id: taskId });
+  if (mark && mark.doneOn !== null && mark.doneOn !== doneOn) await writing.set(taskMarks, mark, { doneOn });
+}
 
 /** Entries are their writers' own; a coordinator may correct anybody's. */
 function own(entry: EntryEntity, { person }: Call<'saveEntry'>['member']): void {
@@ -158,7 +159,10 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
           loggedAt: new Date(store.clock.now()).toISOString(),
         };
         const { personId, loggedAt } = author;
-        await writing.put(entries, params.id, { ...valuesOf(body, planting), personId, loggedAt }, ifMatch);
+        const { taskId, share, minutes, people } = known ?? byHand;
+        const kept = { personId, loggedAt, taskId, share, minutes, people };
+        await writing.put(entries, params.id, { ...valuesOf(body, planting), ...kept }, ifMatch);
+        if (taskId) await markAgain(writing, taskId, body.on);
       });
       const row = await writing.manager.findOneByOrFail(entries, { id: params.id });
       const names = await Names.for(writing.manager, member.person);
@@ -169,9 +173,10 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
     const known = await store.manager.findOneBy(entries, params);
     if (!known) throw new Refusal('notFound');
     own(known, member);
-    await change(`${known.kind}.struckOut`, known.cropId ?? '', (writing) =>
-      writing.remove(entries, known.id, ifMatch),
-    );
+    await change(`${known.kind}.struckOut`, known.cropId ?? '', async (writing) => {
+      await writing.remove(entries, known.id, ifMatch);
+      if (known.taskId) await markAgain(writing, known.taskId, null);
+    });
     return { ok: true };
   },
 };

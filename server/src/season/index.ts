@@ -7,4 +7,5 @@ export {
   schedulesOf,
   schedulesOfYear,
 } from './schedules.ts';
+export { checkOrder } from './stepOrder.ts';
 export { sunOf } from './yearPlan.ts';

@@ -83,6 +83,8 @@ async function loggedOf(
       .addSelect('entry.kind', 'kind')
       .addSelect('entry.on', 'on')
       .where({ plantingId: In(ids), kind: Not('observation') })
+      // What is done in part dates no step yet.
+      .andWhere('(entry.share IS NULL OR entry.share >= 1)')
       .orderBy({ 'entry.on': 'ASC', 'entry.id': 'ASC' })
       .getRawMany<Logged & { plantingId: string }>();
     for (const { plantingId, kind, on } of found) {

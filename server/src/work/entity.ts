@@ -8,7 +8,18 @@ import type {
   WorkDone,
 } from '@unity-acre/contract/work';
 import { EntitySchema } from 'typeorm';
-import { flag, gardenRow, json, key, longText, maybe, refersTo, text, whole } from '../database/columns.ts';
+import {
+  flag,
+  gardenRow,
+  json,
+  key,
+  longText,
+  maybe,
+  real,
+  refersTo,
+  text,
+  whole,
+} from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export type SessionEntity = GardenRow &
@@ -23,7 +34,9 @@ export const asCalled = {
   movedFrom: null,
 } satisfies Partial<SessionEntity>;
 export type WorkDoneEntity = GardenRow &
-  WorkDone & {
+  Omit<WorkDone, 'at'> & {
+    /** an instant, as in a task's mark */
+    markedAt: string | null;
     sessionId: string;
     /** minutes for one practised person, by the prior, when it was logged */
     expected: number;
@@ -41,6 +54,10 @@ export type TaskMarkEntity = GardenRow & {
   plantingId: string | null;
   roundId: string | null;
   doneOn: string | null;
+  /** how much of it is done where it is not all done, 0–1 */
+  share: number | null;
+  /** the moment at which it was marked, an instant; null for what was marked before moments were kept */
+  markedAt: string | null;
 };
 export type RoundEntity = GardenRow & RoundInput;
 export type SignUpEntity = GardenRow & {
@@ -126,7 +143,14 @@ export const rounds = new EntitySchema<RoundEntity>({
 export const taskMarks = new EntitySchema<TaskMarkEntity>({
   name: 'task_mark',
   foreignKeys: refersTo('task_mark', { plantingId: 'planting', roundId: 'care_round' }),
-  columns: { ...gardenRow(), plantingId: maybe(text()), roundId: maybe(text()), doneOn: maybe(text()) },
+  columns: {
+    ...gardenRow(),
+    plantingId: maybe(text()),
+    roundId: maybe(text()),
+    doneOn: maybe(text()),
+    share: maybe(real()),
+    markedAt: maybe(text()),
+  },
   indices: [
     { name: 'task_mark_planting', columns: ['plantingId'] },
     { name: 'task_mark_round', columns: ['roundId'] },
@@ -170,6 +194,7 @@ export const workDone = new EntitySchema<WorkDoneEntity>({
     children: whole(),
     note: longText(),
     expected: whole(),
+    markedAt: maybe(text()),
   },
   indices: [
     { name: 'work_done_once', columns: ['sessionId', 'taskId'], unique: true },

@@ -81,12 +81,14 @@ function useEntryFacts(beds: readonly Bed[] | undefined): (entry: Entry) => stri
   const { t } = useTranslation('log');
   const names = useCropNames();
   const { number } = useMeasure();
-  return ({ amount, cropId, bedId, destination }) =>
+  return ({ amount, cropId, bedId, destination, share, minutes }) =>
     [
       amount && `${number(amount.value, 2)} ${t(`units.${amount.unit}`)}`,
       cropId && names.crop(cropId),
       beds?.find(({ id }) => id === bedId)?.name,
       destination && t(`to.${destination}`),
+      share !== null && share < 1 && t('partly', { percent: number(share * 100, 0) }),
+      minutes !== null && t('took', { minutes: number(minutes, 0) }),
     ].filter((fact) => typeof fact === 'string');
 }
 

@@ -45,7 +45,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
           {task.state === 'done' && <strong className="text-leaf">{t('state.done')}</strong>}
           <span className="mr-auto">{t('minutes', { minutes: task.minutes })}</span>
           {children}
-          {leads && !task.doneByLog && (
+          {leads && (task.doneOn !== null || !task.doneByLog) && (
             <Button
               look="quiet"
               className="text-ink"

@@ -2,6 +2,7 @@ import { Accounts1764700000000 } from './accounts.ts';
 import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
 import { Climates1764800000000 } from './climates.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
+import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
@@ -21,4 +22,5 @@ export const migrations = [
   Accounts1764700000000,
   Climates1764800000000,
   Words1764900000000,
+  DoneIsLogged1765000000000,
 ];

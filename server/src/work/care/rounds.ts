@@ -9,7 +9,7 @@ import { invalid } from '../../http/refusal.ts';
 import { type RoundEntity, rounds, sessions, taskMarks } from '../entity.ts';
 import { withoutTasks } from '../sessions/sessionViews.ts';
 
-type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
+type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'share' | 'sessionId'>;
 
 const roundView = ({ gardenId: _, ...row }: RoundEntity): Round => row;
 

@@ -74,7 +74,7 @@ export async function sessionViews(
       }),
       waiting: waiting.map(named),
       work: (work.get(row.id) ?? []).map(
-        ({ id: _id, gardenId: _g, version: _v, sessionId: _s, expected: _e, ...done }) => done,
+        ({ id: _id, gardenId: _g, version: _v, sessionId: _s, expected: _e, markedAt: _m, ...done }) => done,
       ),
     });
   }

@@ -1,8 +1,12 @@
+import { earlierOf } from '@unity-acre/core/calendar';
 import { usualMinutes } from '@unity-acre/core/work';
 import { v7 as newId } from 'uuid';
 import type { Handlers } from '../../http/handle.ts';
 import { Refusal } from '../../http/refusal.ts';
-import { sessions, taskMarks, type WorkDoneEntity, workDone } from '../entity.ts';
+import { todayIn } from '../../place/index.ts';
+import { sessions, type WorkDoneEntity, workDone } from '../entity.ts';
+import { momentOf } from '../tasks/logDone.ts';
+import { markDone } from '../tasks/markDone.ts';
 import { oneTask } from '../tasks/tasks.ts';
 import { sessionViews } from './sessionViews.ts';
 import { mayLead } from './signUps.ts';
@@ -13,22 +17,25 @@ export const workDoneRoutes: Pick<Handlers, 'logWork'> = {
     if (!session?.taskIds.includes(params.taskId)) throw new Refusal('notFound');
     if (!mayLead(session, member)) throw new Refusal('notAllowed');
     const task = await oneTask(store, member.garden, params.taskId);
+    const at = momentOf(body.at, store.clock.now());
     return change('work.saved', task.kind, async (writing) => {
-      const at = { sessionId: session.id, taskId: task.id };
-      const known = await writing.manager.findOneBy(workDone, at);
-      const expected = Math.max(1, usualMinutes(task));
-      const values = { ...body, ...at, expected };
-      await writing.put<WorkDoneEntity>(workDone, known?.id ?? newId(), values, known?.version);
-      // Done in the session is done; taken back there, it is open again.
-      const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
-      const doneOn = body.state === 'done' ? session.on : known?.state === 'done' ? null : mark?.doneOn;
-      if (doneOn !== undefined && doneOn !== (mark?.doneOn ?? null)) {
-        await writing.put(
-          taskMarks,
-          task.id,
-          { plantingId: task.plantingId, roundId: task.roundId, doneOn },
-          mark?.version,
-        );
+      const of = { sessionId: session.id, taskId: task.id };
+      const known = await writing.manager.findOneBy(workDone, of);
+      const isNewer = !known?.markedAt || known.markedAt <= at;
+      if (isNewer) {
+        const { at: _, ...said } = body;
+        const values = { ...said, ...of, expected: Math.max(1, usualMinutes(task)), markedAt: at };
+        await writing.put<WorkDoneEntity>(workDone, known?.id ?? newId(), values, known?.version);
+        // Done in the session is done; taken back there, it is open again.
+        const isDone = body.state === 'done';
+        if (isDone || known?.state === 'done') {
+          const today = todayIn(member.garden, store.clock);
+          // Whoever is ahead of the session has done it today.
+          const on = earlierOf(session.on, today);
+          const done = isDone ? { on, share: 1, minutes: body.minutes, people: [] } : null;
+          const by = { personId: member.person.id, today };
+          await markDone(writing, task, done, at, by);
+        }
       }
       return (await sessionViews(writing.manager, [session], member.person))[0]!;
     });

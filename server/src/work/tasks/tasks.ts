@@ -20,11 +20,13 @@ import {
   schedulesOfYear,
 } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
-import { sessions, type TaskMarkEntity, taskMarks } from '../entity.ts';
+import { sessions, taskMarks } from '../entity.ts';
+import { momentOf } from './logDone.ts';
+import { markDone } from './markDone.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
 
 /** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
-type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'sessionId'>;
+type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'share' | 'sessionId'>;
 
 function plantingTasks({ row, steps, amounts, season }: PlantingSchedule): Undecided[] {
   return tasksFor(row.id, row.method, steps, amounts, season).map((task) => ({
@@ -56,12 +58,13 @@ export async function taskViews(
   );
   const pace = await paceOfGarden(manager, garden.id);
   const viewOf = (task: Undecided, suspectAfter: Day | null): TaskView => {
-    const doneOn = marks.get(task.id)?.doneOn ?? null;
+    const { doneOn = null, share = null } = marks.get(task.id) ?? {};
     return {
       ...task,
       minutes: Math.max(1, Math.round(task.minutes * pace.factor(task.kind, 'practised'))),
       state: taskState(task, task.doneByLog || doneOn !== null, today, suspectAfter),
       doneOn,
+      share,
       sessionId: inSession.get(task.id) ?? null,
     };
   };
@@ -86,9 +89,6 @@ const occurrencesOfYear = (manager: EntityManager, garden: GardenEntity, year: n
     dayInSeason(garden.latitude, year, 0),
     addDays(dayInSeason(garden.latitude, year + 1, 0), -1),
   );
-
-const unmarked = (mark: TaskMarkEntity | null, doneOn: Day | null): boolean =>
-  (mark?.doneOn ?? null) === doneOn;
 
 /** A task by its id, with its marks. @throws Refusal `notFound` */
 export async function oneTask(
@@ -126,16 +126,17 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
     finish: (tasks) => tasks,
   }),
 
-  markTask: async ({ store, member: { garden }, params, body, change }) => {
+  markTask: async ({ store, member: { garden, person }, params, body, change }) => {
     const task = await oneTask(store, garden, params.id);
     return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
-      const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
-      if (!unmarked(mark, body.doneOn)) {
-        const { plantingId, roundId } = task;
-        const values = { plantingId, roundId, doneOn: body.doneOn };
-        await writing.put(taskMarks, task.id, values, mark?.version);
-      }
-      return oneTask(store, garden, task.id);
+      const { doneOn, share, minutes, people } = body;
+      const done = doneOn && { on: doneOn, share, minutes, people };
+      const at = momentOf(body.at, store.clock.now());
+      await markDone(writing, task, done || null, at, {
+        personId: person.id,
+        today: todayIn(garden, store.clock),
+      });
+      return oneTask({ ...store, manager: writing.manager }, garden, task.id);
     });
   },
 };

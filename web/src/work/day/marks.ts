@@ -6,16 +6,18 @@ import { ask } from '../../kit/ask.ts';
 import { Refused } from '../../kit/refused.ts';
 
 /** What is marked on a session's sheet: somebody came or left, a task began or is done. */
-export type Mark = { gardenId: string; sessionId: string; what: string } & (
+type Made = { gardenId: string; sessionId: string; what: string } & (
   | { kind: 'rollCall'; personId: string; body: { arrived: string | null; left: string | null } }
   | { kind: 'logWork'; taskId: string; body: Omit<Session['work'][number], 'taskId'> }
 );
+/** With the moment at which it was made: of two marks of a thing the later made counts, whichever arrives later. */
+export type Mark = Made & { at: string };
 interface Marks {
   /** marks not taken by the garden yet, in the order in which they were made */
   waiting: Mark[];
   /** marks the garden did not take, with its reason */
   refused: { mark: Mark; code: string }[];
-  add(mark: Mark): void;
+  add(made: Made): void;
   drop(mark: Mark): void;
 }
 
@@ -28,7 +30,8 @@ export const useMarks = create<Marks>()(
     (set) => ({
       waiting: [],
       refused: [],
-      add: (mark) => {
+      add: (made) => {
+        const mark = { ...made, at: new Date().toISOString() };
         // A later mark of the same thing stands for the earlier.
         set(({ waiting }) => ({ waiting: [...waiting.filter((one) => about(one) !== about(mark)), mark] }));
         void sendMarks();
@@ -43,7 +46,7 @@ const send = (mark: Mark): Promise<{ touched: string[] }> => {
   const params = { gardenId: mark.gardenId, id: mark.sessionId };
   return mark.kind === 'rollCall'
     ? ask('rollCall', { params: { ...params, personId: mark.personId }, body: mark.body })
-    : ask('logWork', { params: { ...params, taskId: mark.taskId }, body: mark.body });
+    : ask('logWork', { params: { ...params, taskId: mark.taskId }, body: { ...mark.body, at: mark.at } });
 };
 
 let isSending = false;

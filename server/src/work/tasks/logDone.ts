@@ -1,0 +1,97 @@
+import { type Day, earlierOf } from '@unity-acre/core/calendar';
+import { entryKindOf } from '@unity-acre/core/log';
+import type { WorkKind } from '@unity-acre/core/work';
+import { v7 as newId } from 'uuid';
+import type { Writing } from '../../database/change.ts';
+import { invalid } from '../../http/refusal.ts';
+import { type EntryEntity, entries } from '../../log/entity.ts';
+import { plantings } from '../../season/entity.ts';
+import { checkOrder } from '../../season/index.ts';
+
+/** Work as far as it has to be known to be logged. */
+interface Work {
+  id: string;
+  kind: WorkKind;
+  plantingId: string | null;
+  cropId: string;
+  bedIds: readonly string[];
+}
+
+/** What was done of it. */
+export interface Done {
+  on: Day;
+  /** how much of the whole is done with it, 0–1 */
+  share: number;
+  /** by the clock, however many were at it; null where nobody looked */
+  minutes: number | null;
+  /** who was at it, beside whoever logs it */
+  people: string[];
+}
+
+interface Author {
+  personId: string;
+  loggedAt: string;
+  today: Day;
+}
+
+/**
+ * Logs work as done, one entry for each of its beds, or strikes out what was logged of it. Done once more it is the same
+ * entry: what was half done is done.
+ * @throws Refusal `invalid` for a day to come, and for one on which a step of the planting cannot have been
+ */
+export async function logDone(
+  writing: Writing,
+  work: Work,
+  done: Done | null,
+  { today, ...author }: Author,
+): Promise<void> {
+  const { manager } = writing;
+  const known = await manager.findBy(entries, { gardenId: writing.gardenId, taskId: work.id });
+  if (!done) {
+    for (const entry of known) await writing.removeFound(entries, entry);
+    return;
+  }
+  if (done.on > today) throw invalid('doneOn', 'inFuture');
+  const kind = entryKindOf(work.kind);
+  const beds = work.bedIds.length > 0 ? work.bedIds : [null];
+  for (const bedId of beds) {
+    const entry = known.find((one) => one.bedId === bedId);
+    await checkStep(writing, work, entry?.id ?? '', done.on);
+    const { on, share, minutes, people } = done;
+    const said = { on, share, minutes, people };
+    if (entry) await writing.set(entries, entry, said);
+    else
+      await writing.put(
+        entries,
+        newId(),
+        { ...blank, ...said, ...author, ...of(work, bedId), kind },
+        undefined,
+      );
+  }
+}
+
+const blank: Pick<EntryEntity, 'amountValue' | 'amountUnit' | 'grams' | 'destination' | 'note'> = {
+  amountValue: null,
+  amountUnit: null,
+  grams: null,
+  destination: null,
+  note: '',
+};
+
+const of = ({ id, plantingId, cropId }: Work, bedId: string | null) => ({
+  taskId: id,
+  plantingId,
+  cropId: cropId || null,
+  bedId,
+});
+
+async function checkStep(writing: Writing, work: Work, entryId: string, on: Day): Promise<void> {
+  if (work.plantingId === null) return;
+  const { manager, gardenId } = writing;
+  const planting = await manager.findOneByOrFail(plantings, { id: work.plantingId, gardenId });
+  await checkOrder(manager, planting, entryId, entryKindOf(work.kind), on, 'doneOn');
+}
+
+/** The moment at which something was marked: never later than now, whatever the clock of a phone says. */
+export const momentOf = (said: string | null, now: number): string =>
+  earlierOf(said ?? '9', new Date(now).toISOString());
