@@ -4,7 +4,7 @@
  * Takes minutes for a file, and is no part of npm test.
  */
 import { spawnSync } from 'node:child_process';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { root } from './setUp.mjs';
 
 const files = process.argv.slice(2);
@@ -12,7 +12,10 @@ if (files.length === 0) {
   console.error('Name the files to change: npm run mutate -- core/src/season/windows/spring.ts');
   process.exit(1);
 }
-const rooms = new Set(files.map((file) => file.replace(/^core\/src\//, '').split('/')[0]));
+// A change is met by the tests that stand beside its file; ROOMS names others.
+const beside = new Set(
+  files.flatMap((file) => file.split(',')).map((file) => dirname(file).replace(/^core\/src\//, '')),
+);
 const { status } = spawnSync(
   process.execPath,
   [
@@ -22,6 +25,6 @@ const { status } = spawnSync(
     '--mutate',
     files.join(','),
   ],
-  { cwd: root, stdio: 'inherit', env: { ...process.env, ROOMS: [...rooms].join(' ') } },
+  { cwd: root, stdio: 'inherit', env: { ...process.env, ROOMS: process.env.ROOMS ?? [...beside].join(' ') } },
 );
 process.exit(status ?? 1);

@@ -97,13 +97,15 @@ export const workDoneInput = z.strictObject({
   beginners: z.number().int().min(0).max(200).default(0),
   children: z.number().int().min(0).max(200).default(0),
   note: prose(500).default(''),
+  /** how much of it is done where it is not all done, 0–1 */
+  share: z.number().min(0.05).lt(1).nullable().default(null),
   at: markedAt,
 });
 export const workDone = workDoneInput.omit({ at: true }).safeExtend({ taskId: taskIdShape });
 
 /** Who was there, and when they came and left; null where that was not looked at. */
 export const rollCallInput = z
-  .strictObject({ arrived: clockTime.nullable(), left: clockTime.nullable() })
+  .strictObject({ arrived: clockTime.nullable(), left: clockTime.nullable(), at: markedAt })
   .refine(({ arrived, left }) => left === null || (arrived !== null && arrived < left), {
     path: ['left'],
     message: 'endsBeforeStart',

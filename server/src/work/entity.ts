@@ -72,6 +72,8 @@ export type SignUpEntity = GardenRow & {
   offered: boolean;
   arrived: string | null;
   left: string | null;
+  /** the moment of the roll call, an instant */
+  calledAt: string | null;
 };
 /** What a sign-up is before anything becomes of it. */
 export const asSigned = {
@@ -80,6 +82,7 @@ export const asSigned = {
   waitingSince: null,
   offered: false,
   arrived: null,
+  calledAt: null,
   left: null,
 } satisfies Partial<SignUpEntity>;
 /** The private calendar address of a person. Only a hash is kept: it is shown when it is made, and never again. */
@@ -170,6 +173,7 @@ export const signUps = new EntitySchema<SignUpEntity>({
     waitingSince: maybe(text()),
     offered: { ...flag(), default: false },
     arrived: { ...maybe(text()), name: 'arrivedAt' },
+    calledAt: maybe(text()),
     left: { ...maybe(text()), name: 'leftAt' },
   },
   indices: [
@@ -194,6 +198,7 @@ export const workDone = new EntitySchema<WorkDoneEntity>({
     children: whole(),
     note: longText(),
     expected: whole(),
+    share: maybe(real()),
     markedAt: maybe(text()),
   },
   indices: [

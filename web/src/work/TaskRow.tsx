@@ -43,6 +43,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
         <span className="flex flex-wrap items-center gap-x-2 text-ink-soft text-sm">
           {task.state === 'late' && <strong className="text-beet">{t('state.late')}</strong>}
           {task.state === 'done' && <strong className="text-leaf">{t('state.done')}</strong>}
+          {task.share !== null && <strong>{t('partDone', { percent: Math.round(task.share * 100) })}</strong>}
           <span className="mr-auto">{t('minutes', { minutes: task.minutes })}</span>
           {children}
           {leads && (task.doneOn !== null || !task.doneByLog) && (

@@ -8,6 +8,8 @@ const added: [table: string, column: string, kind: string][] = [
   ['task_mark', 'markedAt', 'varchar'],
   ['task_mark', 'share', 'double precision'],
   ['work_done', 'markedAt', 'varchar'],
+  ['work_done', 'share', 'double precision'],
+  ['sign_up', 'calledAt', 'varchar'],
 ];
 
 /** Work that is marked done is an entry of the log; marks know the moment at which they were made. */

@@ -50,6 +50,12 @@ describe('the roll of a session', () => {
     expect((await call(ada, '10:00', '09:00')).problem.errors).toEqual([
       expect.objectContaining({ field: 'left', code: 'endsBeforeStart' }),
     ]);
+    // A phone that had no signal sends what was marked on it long before.
+    const late = { arrived: '08:00', left: null, at: '2026-05-16T14:00:00.000Z' };
+    await garden.ok('rollCall', { cookie: lead.cookie, params: { id, personId: ada }, body: late });
+    expect((await now(id)).signUps.find(({ personId }) => personId === ada)).toMatchObject({
+      arrived: '09:15',
+    });
     expect((await now(id)).signUps.map(({ personId }) => personId).sort()).toEqual([ada, bo, cy].sort());
     const hours = await garden.ok('hours', { query: { year: 2026 } });
     const of = (personId: string) => hours.find((one) => one.personId === personId)!;
@@ -91,6 +97,14 @@ describe('work done in a session', () => {
     expect((await task()).minutes).toBeGreaterThan(before);
     await log({ state: 'open', minutes: null });
     expect((await task()).doneOn).toBeNull();
+    await log({ state: 'stuck', minutes: null, share: 0.5 });
+    expect((await now(id)).work).toEqual([expect.objectContaining({ taskId, state: 'stuck', share: 0.5 })]);
+    expect(await task()).toMatchObject({ doneOn: null, share: 0.5 });
+    await log({ state: 'open', minutes: null });
+    expect((await task()).share).toBeNull();
+    await log({ state: 'done', at: '2026-05-20T08:00:00.000Z' });
+    expect((await task()).doneOn).toBeNull();
+    expect((await now(id)).work).toEqual([expect.objectContaining({ state: 'open' })]);
     expect((await task()).minutes).toBe(before);
   });
 

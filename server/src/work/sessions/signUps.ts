@@ -9,6 +9,7 @@ import type { Call, Handlers } from '../../http/handle.ts';
 import { invalid, Refusal } from '../../http/refusal.ts';
 import { todayIn } from '../../place/index.ts';
 import { asSigned, type SessionEntity, type SignUpEntity, sessions, signUps } from '../entity.ts';
+import { isLatest, momentOf } from '../moment.ts';
 import { sessionViews } from './sessionViews.ts';
 import { headsIn, moveUp, placesOf } from './waiting.ts';
 
@@ -131,9 +132,17 @@ export const signUpRoutes: SignUpRoutes = {
     return call.change('rollCall.saved', person.name, async (writing) => {
       const at = { sessionId: session.id, personId: person.id };
       const known = await writing.manager.findOneBy(signUps, at);
+      const { at: said, arrived, left } = call.body;
+      const calledAt = momentOf(said, call.store.clock.now());
+      if (!isLatest(calledAt, known?.calledAt)) return viewOf(writing, session, call.member.person);
       // Whoever comes without having said so is there all the same.
-      const values = { ...asSigned, ...(known ?? at), comes: true, waitingSince: null, ...call.body };
-      await writing.put<SignUpEntity>(signUps, known?.id ?? newId(), values, known?.version);
+      const called = { comes: true, waitingSince: null, arrived, left, calledAt };
+      await writing.put<SignUpEntity>(
+        signUps,
+        known?.id ?? newId(),
+        { ...asSigned, ...(known ?? at), ...called },
+        known?.version,
+      );
       return viewOf(writing, session, call.member.person);
     });
   },

@@ -5,7 +5,7 @@ import type { Handlers } from '../../http/handle.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { todayIn } from '../../place/index.ts';
 import { sessions, type WorkDoneEntity, workDone } from '../entity.ts';
-import { momentOf } from '../tasks/logDone.ts';
+import { isLatest, momentOf } from '../moment.ts';
 import { markDone } from '../tasks/markDone.ts';
 import { oneTask } from '../tasks/tasks.ts';
 import { sessionViews } from './sessionViews.ts';
@@ -21,18 +21,18 @@ export const workDoneRoutes: Pick<Handlers, 'logWork'> = {
     return change('work.saved', task.kind, async (writing) => {
       const of = { sessionId: session.id, taskId: task.id };
       const known = await writing.manager.findOneBy(workDone, of);
-      const isNewer = !known?.markedAt || known.markedAt <= at;
-      if (isNewer) {
+      if (isLatest(at, known?.markedAt)) {
         const { at: _, ...said } = body;
         const values = { ...said, ...of, expected: Math.max(1, usualMinutes(task)), markedAt: at };
         await writing.put<WorkDoneEntity>(workDone, known?.id ?? newId(), values, known?.version);
-        // Done in the session is done; taken back there, it is open again.
+        // Done in the session is done, or as far as it is; taken back there, it is open again.
         const isDone = body.state === 'done';
-        if (isDone || known?.state === 'done') {
+        if (isDone || body.share !== null || known?.state === 'done' || known?.share) {
           const today = todayIn(member.garden, store.clock);
           // Whoever is ahead of the session has done it today.
           const on = earlierOf(session.on, today);
-          const done = isDone ? { on, share: 1, minutes: body.minutes, people: [] } : null;
+          const share = isDone ? 1 : body.share;
+          const done = share === null ? null : { on, share, minutes: body.minutes, people: [] };
           const by = { personId: member.person.id, today };
           await markDone(writing, task, done, at, by);
         }

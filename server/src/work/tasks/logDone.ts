@@ -1,4 +1,4 @@
-import { type Day, earlierOf } from '@unity-acre/core/calendar';
+import type { Day } from '@unity-acre/core/calendar';
 import { entryKindOf } from '@unity-acre/core/log';
 import type { WorkKind } from '@unity-acre/core/work';
 import { v7 as newId } from 'uuid';
@@ -91,7 +91,3 @@ async function checkStep(writing: Writing, work: Work, entryId: string, on: Day)
   const planting = await manager.findOneByOrFail(plantings, { id: work.plantingId, gardenId });
   await checkOrder(manager, planting, entryId, entryKindOf(work.kind), on, 'doneOn');
 }
-
-/** The moment at which something was marked: never later than now, whatever the clock of a phone says. */
-export const momentOf = (said: string | null, now: number): string =>
-  earlierOf(said ?? '9', new Date(now).toISOString());

@@ -2,6 +2,7 @@ import type { TaskView } from '@unity-acre/contract/work';
 import type { Day } from '@unity-acre/core/calendar';
 import type { Writing } from '../../database/change.ts';
 import { taskMarks } from '../entity.ts';
+import { isLatest } from '../moment.ts';
 import { type Done, logDone } from './logDone.ts';
 
 /**
@@ -21,7 +22,7 @@ export async function markDone(
   by: { personId: string; today: Day },
 ): Promise<boolean> {
   const mark = await writing.manager.findOneBy(taskMarks, { id: task.id });
-  if (mark?.markedAt && mark.markedAt > at) return false;
+  if (!isLatest(at, mark?.markedAt)) return false;
   const isAll = done !== null && done.share >= 1;
   const values = {
     plantingId: task.plantingId,

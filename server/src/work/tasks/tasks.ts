@@ -21,7 +21,7 @@ import {
 } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { sessions, taskMarks } from '../entity.ts';
-import { momentOf } from './logDone.ts';
+import { momentOf } from '../moment.ts';
 import { markDone } from './markDone.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
 

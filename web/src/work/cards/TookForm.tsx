@@ -2,7 +2,7 @@ import type { Person } from '@unity-acre/contract/crew';
 import { type Session, workDoneInput } from '@unity-acre/contract/work';
 import { headsOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
-import { Button } from '../../kit/controls/index.ts';
+import { Button, Select } from '../../kit/controls/index.ts';
 import { Field, Form, useBodyForm } from '../../kit/forms/index.ts';
 
 type Body = Omit<Session['work'][number], 'taskId'>;
@@ -16,6 +16,9 @@ interface Props {
   onKeep(over: Partial<Body>): void;
   onCancel(): void;
 }
+
+/** How much may be said to be done of what is not. */
+const shares = ['', '0.25', '0.5', '0.75'] as const;
 
 /** What a task took and who was at it, or what keeps it. The garden learns its pace from it. */
 export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props) {
@@ -37,11 +40,13 @@ export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props)
       beginners: String(from.beginners),
       children: String(from.children),
       note: work.note,
+      share: work.share === null ? '' : String(work.share),
     },
     toBody: (values, read) => ({
       ...work,
       state: asks,
       note: values.note,
+      share: asks === 'stuck' && values.share !== '' ? Number(values.share) : null,
       ...(asks === 'done' && {
         minutes: read.number('minutes', values.minutes),
         adults: read.number('adults', values.adults),
@@ -69,6 +74,21 @@ export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props)
             </Field>
           ))}
         </div>
+      )}
+      {asks === 'stuck' && (
+        <Field label={t('day:howMuch')} name="share">
+          {(props) => (
+            <Select
+              {...props}
+              {...form.control('share')}
+              options={shares.map((share) => ({
+                value: share,
+                label:
+                  share === '' ? t('day:nothingYet') : t('day:partDone', { percent: Number(share) * 100 }),
+              }))}
+            />
+          )}
+        </Field>
       )}
       <Field label={t('day:notes')} name="note">
         {(props) => <input {...props} {...form.register('note')} className="input" />}

@@ -21,6 +21,7 @@ const notBegun: Body = {
   beginners: 0,
   children: 0,
   note: '',
+  share: null,
 };
 
 /** What the state of a task looks like, beside its word. */
@@ -97,7 +98,7 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
               </>
             )}
             {mayMark && work.state === 'done' && (
-              <Button look="quiet" onClick={() => mark({ state: 'open', minutes: null })}>
+              <Button look="quiet" onClick={() => mark({ state: 'open', minutes: null, share: null })}>
                 {t('reopen')}
               </Button>
             )}
@@ -109,6 +110,9 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
                 people: work.adults + work.beginners + work.children,
               })}
             </p>
+          )}
+          {work.share !== null && (
+            <p className="text-sm">{t('partDone', { percent: Math.round(work.share * 100) })}</p>
           )}
           {work.note && <p className="text-sm">{work.note}</p>}
           {asks && (

@@ -45,7 +45,10 @@ export const useMarks = create<Marks>()(
 const send = (mark: Mark): Promise<{ touched: string[] }> => {
   const params = { gardenId: mark.gardenId, id: mark.sessionId };
   return mark.kind === 'rollCall'
-    ? ask('rollCall', { params: { ...params, personId: mark.personId }, body: mark.body })
+    ? ask('rollCall', {
+        params: { ...params, personId: mark.personId },
+        body: { ...mark.body, at: mark.at },
+      })
     : ask('logWork', { params: { ...params, taskId: mark.taskId }, body: { ...mark.body, at: mark.at } });
 };
 
