@@ -1,3 +1,4 @@
+import type { Entry } from '@unity-acre/contract/log';
 import type { Message, Session } from '@unity-acre/contract/work';
 import type { Page } from 'puppeteer-core';
 import { afterAll, beforeAll, expect, it } from 'vitest';
@@ -183,3 +184,30 @@ it('lets a volunteer offer a place, and another take it', async () => {
   await volunteer.page.close();
   expect(troubles).toEqual([]);
 });
+
+it('logs what is marked done, in the log book too, and strikes it out when that is taken back', async () => {
+  await hand.open('/');
+  const row = 'main li:has(a[href*=".feed"])';
+  const sentence = await page.$eval(`${row} a`, (link) => link.textContent ?? '');
+  const logged = async () =>
+    (await read<{ entries: Entry[] }>(page, 'entries?limit=50')).entries.filter(
+      ({ taskId }) => taskId !== null,
+    );
+  const before = (await logged()).length;
+  await page.$eval(
+    row,
+    (one, words) => {
+      const done = [...one.querySelectorAll('button')].find((button) => button.textContent === words);
+      done!.click();
+    },
+    work.done,
+  );
+  await hand.reads(work.ticked.replace('{{task}}', sentence));
+  const [entry, ...others] = await logged();
+  expect(others).toHaveLength(before);
+  expect(entry).toMatchObject({ kind: 'feeding', on: '2026-05-20', share: 1 });
+  await hand.press(w.kit.undo);
+  await hand.reads(w.kit.undone);
+  expect(await logged()).toHaveLength(before);
+  expect(troubles).toEqual([]);
+}, 60_000);
