@@ -75,24 +75,26 @@ export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props)
           ))}
         </div>
       )}
-      {asks === 'stuck' && (
-        <Field label={t('day:howMuch')} name="share">
-          {(props) => (
-            <Select
-              {...props}
-              {...form.control('share')}
-              options={shares.map((share) => ({
-                value: share,
-                label:
-                  share === '' ? t('day:nothingYet') : t('day:partDone', { percent: Number(share) * 100 }),
-              }))}
-            />
-          )}
+      <div className="mt-2 flex flex-col gap-3">
+        {asks === 'stuck' && (
+          <Field label={t('day:howMuch')} name="share">
+            {(props) => (
+              <Select
+                {...props}
+                {...form.control('share')}
+                options={shares.map((share) => ({
+                  value: share,
+                  label:
+                    share === '' ? t('day:nothingYet') : t('day:partDone', { percent: Number(share) * 100 }),
+                }))}
+              />
+            )}
+          </Field>
+        )}
+        <Field label={t('day:notes')} name="note">
+          {(props) => <input {...props} {...form.register('note')} className="input" />}
         </Field>
-      )}
-      <Field label={t('day:notes')} name="note">
-        {(props) => <input {...props} {...form.register('note')} className="input" />}
-      </Field>
+      </div>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button type="submit" look="act">
           {t(asks === 'done' ? 'day:keepDone' : 'day:stuckKeep')}
