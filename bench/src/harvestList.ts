@@ -66,6 +66,10 @@ const bare = express().get(path.split('?')[0]!, (_request, response) => {
       personId: row.personId,
       by: row.byName,
       loggedAt: row.loggedAt,
+      taskId: row.taskId,
+      share: row.share,
+      minutes: row.minutes,
+      people: typeof row.people === 'string' ? JSON.parse(row.people) : [],
     })),
     next: rows.length > 500 ? `${last.onDay}_${last.id}` : null,
   });

@@ -78,7 +78,10 @@ describe('this year', () => {
     await toBed(hand, 'Bed 7');
     await hand.reads(w.ground.soilNow.modelled);
     await hand.follow(w.ground.soilNow.add);
-    await page.waitForFunction(() => document.activeElement?.getAttribute('enterkeyhint') === 'done');
+    await page.waitForFunction(() => {
+      const line = document.activeElement as HTMLInputElement | null;
+      return line?.enterKeyHint === 'done' && line.value.includes('Bed 7');
+    });
     await page.keyboard.type('200');
     await hand.reads(w.log.line.understood);
     await hand.press(w.log.save);

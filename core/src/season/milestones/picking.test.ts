@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
+import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
 import { almanacOf, climateOfNormals, earlierQuantile, laterQuantile } from '../../place/index.ts';
 import { humidSubtropical, lowDesert, tropical } from '../regions/climates.ts';
 import { defaultRules } from '../rules.ts';
@@ -164,7 +164,7 @@ describe('the last pick', () => {
     const heat = said(last, 'heatStops') as { highC: number; on: Day } | undefined;
     expect(heat?.highC).toBe(25);
     const shortest = addDays(of(late, 'firstPick').on, plan('pea').crop.pickDays.fewest);
-    expect(last.on).toBe(heat!.on > shortest ? heat!.on : shortest);
+    expect(last.on).toBe(laterOf(heat!.on, shortest));
   });
 
   it('of kale that stands through a mild winter is when it bolts, about the middle of March', () => {
