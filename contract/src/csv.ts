@@ -1,12 +1,12 @@
 /** What a spreadsheet would take for a formula. Source: OWASP, CSV Injection. */
 const FORMULA = /^[=+\-@\t\r]/;
-/** Digits alone, as of a telephone, or a number: nothing in it can be computed out. */
+/** Digits alone, as of a telephone, or a number: a spreadsheet has nothing to work out in it. */
 const NUMBER = /^[+-]?\d[\d ]*([.,]\d+)?$/;
 const PUT_BEFORE = "'";
 
 type Cell = unknown;
 
-/** Text that no spreadsheet computes out. A number stays one, below zero too. */
+/** Text in which no spreadsheet finds a formula. A number stays one, below zero too. */
 const neutral = (text: string): string =>
   FORMULA.test(text) && !NUMBER.test(text) ? PUT_BEFORE + text : text;
 

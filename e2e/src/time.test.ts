@@ -8,7 +8,7 @@ import { Demo } from './demo.ts';
 import { beginGarden, Hand, speech } from './hand.ts';
 import { Program } from './program.ts';
 
-/* The computation of time as people use it: climate, house rules, crops, what is still to be sown, plans that wait. */
+/* Time as people plan with it: climate, house rules, crops, what is still to be sown, plans that wait. */
 
 const w = speech.en;
 let demo: Demo;

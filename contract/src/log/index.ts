@@ -5,8 +5,21 @@ import { move } from '../season/index.ts';
 import { day, id, prose, version } from '../wire/index.ts';
 
 const units = [
-  ...['g', 'kg', 'lb', 'oz', 'm', 'cm', 'ft', 'in', 'yd', 'piece', 'bunch', 'head', 'degC', 'degF'],
-] as AmountUnit[];
+  'g',
+  'kg',
+  'lb',
+  'oz',
+  'm',
+  'cm',
+  'ft',
+  'in',
+  'yd',
+  'piece',
+  'bunch',
+  'head',
+  'degC',
+  'degF',
+] as const satisfies readonly AmountUnit[];
 
 const value = z.number().min(-100).max(100_000);
 export const amount = z
@@ -62,7 +75,7 @@ export const entry = z.object({
   /** how much of a task is done with it, 0–1; null for what is no task */
   share: z.number().nullable(),
   minutes: z.number().nullable(),
-  /** who was at it, beside whoever logged it */
+  /** the names of who was at it, beside whoever logged it */
   people: z.array(z.string()),
 });
 

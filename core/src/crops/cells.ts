@@ -162,8 +162,12 @@ function valueOfCell(cell: string, kind: Kind): unknown {
 export const cellsOfCrop = (row: CropRow): string[] =>
   columns.map(([path, kind]) => cellOf(at(row, path), kind));
 
-/** Columns as files that were saved before call them. */
-const formerNames: Readonly<Record<string, string>> = { croppings: 'turns', hardiness: 'temperament' };
+/** Fields as files that were saved before call them. */
+const formerNames: Readonly<Record<string, string>> = { turns: 'croppings', temperament: 'hardiness' };
+
+/** What a file says of a crop, under the names that fields have now. */
+export const withPresentNames = <Value>(fields: Readonly<Record<string, Value>>): Record<string, Value> =>
+  Object.fromEntries(Object.entries(fields).map(([name, value]) => [formerNames[name] ?? name, value]));
 
 /**
  * What a row of cells says of a crop. Columns that the table lacks say nothing; an empty cell is an empty list, or null:
@@ -173,7 +177,7 @@ const formerNames: Readonly<Record<string, string>> = { croppings: 'turns', hard
 export function cropOfCells(cells: Readonly<Record<string, string>>): Tree {
   const tree: Tree = {};
   for (const [path, kind] of columns) {
-    const cell = (cells[path] ?? cells[formerNames[path] ?? ''])?.trim();
+    const cell = cells[path]?.trim();
     if (cell === undefined) continue;
     put(tree, path, cell === '' && kind !== 'texts' ? null : valueOfCell(cell, kind));
   }

@@ -14,6 +14,8 @@ export interface EntryRow {
   amountIs: 'taken' | 'temperature' | 'used';
   /** the kinds of work that are logged so once they are done */
   work: readonly WorkKind[];
+  /** true where the garden's year goes by it, and with it every date */
+  isOfYear?: boolean;
 }
 
 const always = (kind: MilestoneKind) => () => kind;
@@ -60,7 +62,7 @@ export const entryRows = {
   coverCare: care('covers'),
   pathCare: care('paths'),
   repair: care('repair'),
-  soilReading: { step: null, needs: ['bedId', 'amount'], amountIs: 'temperature', work: [] },
+  soilReading: { step: null, needs: ['bedId', 'amount'], amountIs: 'temperature', work: [], isOfYear: true },
   observation: { step: null, needs: ['note'], amountIs: 'used', work: [] },
 } as const satisfies Record<string, EntryRow>;
 

@@ -143,6 +143,15 @@ describe('a thermometer in the soil', () => {
   });
 });
 
+it('reads care of a bed, and asks for no crop', () => {
+  for (const [line, kind] of [
+    ['weeded bed 7', 'weeding'],
+    ['regamos el cantero 7', 'watering'],
+    ['watered', 'watering'],
+  ] as const)
+    expect(read(line)).toMatchObject({ kind, missing: [], amount: null });
+});
+
 it('never fails and never reads one stretch twice', () => {
   const words = fc.constantFrom(
     '3.2',

@@ -2,7 +2,7 @@ import { addDays, type Day, isDay, weekday } from '../calendar/index.ts';
 import type { Crop } from '../crops/index.ts';
 import { type AmountUnit, isWeightUnit, parseNumber, type UnitSystem } from '../units/index.ts';
 import type { Destination } from './entry.ts';
-import type { EntryKind } from './kinds.ts';
+import { type EntryField, type EntryKind, entryRow } from './kinds.ts';
 import {
   bedWords,
   dayWords,
@@ -265,21 +265,15 @@ function takeSoilReading(line: Line, units: UnitSystem): LineReading['amount'] {
   return { value, unit: scale === 'c' ? 'degC' : scale === 'f' ? 'degF' : own };
 }
 
+/** What a kind of entry needs and the line does not say, a crop before the bed of its planting. */
 function missingOf(reading: Omit<LineReading, 'missing'>): LineReading['missing'] {
+  const { needs } = entryRow(reading.kind);
+  const lacks = (field: EntryField) => needs.includes(field) && !reading[field];
   const missing: LineReading['missing'] = [];
-  if (reading.kind === 'observation') {
-    if (reading.note === '') missing.push('words');
-    return missing;
-  }
-  if (reading.kind === 'soilReading') {
-    if (reading.bedId === null) missing.push('bed');
-    return missing;
-  }
-  if (reading.cropId === null) missing.push('crop');
-  if (reading.kind === 'harvest') {
-    if (reading.amount === null) missing.push('amount');
-    return missing;
-  }
-  if (reading.plantingId === null) missing.push(reading.bedId === null ? 'bed' : 'planting');
+  if (lacks('note')) missing.push('words');
+  if (lacks('bedId')) missing.push('bed');
+  if ((needs.includes('plantingId') || needs.includes('cropId')) && !reading.cropId) missing.push('crop');
+  if (lacks('amount')) missing.push('amount');
+  if (lacks('plantingId')) missing.push(reading.bedId === null ? 'bed' : 'planting');
   return missing;
 }

@@ -95,6 +95,21 @@ async function bring(text: string, format: 'csv' | 'json', check = 'no') {
 }
 
 describe('the catalogue as a file', () => {
+  it.each(['csv', 'json'] as const)(
+    'of before, %s with the names that fields had, comes in as the same',
+    async (format) => {
+      const before = (await out(format))
+        .replaceAll('croppings', 'turns')
+        .replaceAll('hardiness', 'temperament');
+      expect(before).toContain('temperament');
+      expect((await bring(before, format, 'yes')).body).toMatchObject({
+        added: [],
+        changed: [],
+        refused: [],
+      });
+    },
+  );
+
   it.each(['csv', 'json'] as const)('goes out as %s and comes in as the same', async (format) => {
     const { body } = await bring(await out(format), format);
     expect(body).toMatchObject({ added: [], changed: [], refused: [] });

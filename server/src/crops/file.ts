@@ -14,6 +14,7 @@ import {
   shippedRow,
   sourcedGroups,
   withoutEmpty,
+  withPresentNames,
 } from '@unity-acre/core/crops';
 import { parse } from 'csv-parse/sync';
 import { z } from 'zod';
@@ -86,7 +87,7 @@ function readFile(text: string, format: Format): Said[] {
     if (format === 'json') {
       if (isTooDeep(text)) throw new Error('nested too deeply');
       const { crops } = jsonFile.parse(JSON.parse(text.replace(/^\uFEFF/, '')));
-      return crops.map((crop, i) => ({ line: i + 1, crop }));
+      return crops.map((crop, i) => ({ line: i + 1, crop: withPresentNames(crop) }));
     }
     const rows: { record: Record<string, string>; info: { lines: number } }[] = parse(text, {
       bom: true,
@@ -97,7 +98,10 @@ function readFile(text: string, format: Format): Said[] {
       trim: true,
     });
     if (!rows.every(({ record }) => 'id' in record)) throw new Error('no column named id');
-    return rows.map(({ record, info }) => ({ line: info.lines, crop: cropOfCells(mapCells(record)) }));
+    return rows.map(({ record, info }) => ({
+      line: info.lines,
+      crop: cropOfCells(withPresentNames(mapCells(record))),
+    }));
   } catch {
     throw invalid('file', `cropFileNotReadable:${format.toUpperCase()}`);
   }

@@ -1,10 +1,11 @@
 import { isDeepStrictEqual } from 'node:util';
 import type { RouteName, RowKind } from '@unity-acre/contract';
 import type { ChangeVerb } from '@unity-acre/contract/log';
+import { entryRow } from '@unity-acre/core/log';
 import { type EntityManager, type EntitySchema, In } from 'typeorm';
 import { breathe } from '../heavy/breathe.ts';
 import { Refusal } from '../http/refusal.ts';
-import { type ChangeEntity, changes, type RowChange } from '../log/entity.ts';
+import { type ChangeEntity, changes, type EntryEntity, type RowChange } from '../log/entity.ts';
 import { listeners } from './listeners.ts';
 import { idAfter, lastChange } from './moments.ts';
 import { parkNames } from './names.ts';
@@ -53,7 +54,7 @@ export class Writing {
   get kinds(): RowKind[] {
     const kinds = new Set(this.rows.map(({ entity }) => entity as RowKind));
     // What is read in the soil moves the garden's year, and with it every date.
-    if (this.rows.some(isSoilReading)) kinds.add('garden');
+    if (this.rows.some(isOfYear)) kinds.add('garden');
     return [...kinds];
   }
 
@@ -183,9 +184,9 @@ export class Writing {
   }
 }
 
-const isSoilReading = ({ entity, before, after }: RowChange): boolean =>
-  entity === 'entry' &&
-  [before, after].some((row) => row !== null && 'kind' in row && row.kind === 'soilReading');
+/** Whether the garden's year goes by a row of the log. */
+const isOfYear = ({ entity, before, after }: RowChange): boolean =>
+  entity === 'entry' && entryRow(((after ?? before) as EntryEntity).kind).isOfYear === true;
 
 interface Recorded<T> {
   result: T;

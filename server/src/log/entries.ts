@@ -38,7 +38,7 @@ const shownColumns = [
 ] as const;
 type ShownEntry = Pick<EntryEntity, (typeof shownColumns)[number]>;
 
-function entryView(row: ShownEntry, by: string): Entry {
+function entryView(row: ShownEntry, names: Names): Entry {
   return {
     id: row.id,
     version: row.version,
@@ -53,17 +53,19 @@ function entryView(row: ShownEntry, by: string): Entry {
     destination: row.destination,
     note: row.note,
     personId: row.personId,
-    by,
+    by: names.of(row.personId),
     loggedAt: row.loggedAt,
     taskId: row.taskId,
     share: row.share,
     minutes: row.minutes,
-    people: peopleOf(row.people),
+    people: peopleOf(row.people)
+      .map((id) => names.of(id))
+      .filter((name) => name !== ''),
   };
 }
 
 /** A plain row has them as they are stored. */
-const peopleOf = (people: string[] | string | null): string[] =>
+const peopleOf = (people: readonly string[] | string | null): readonly string[] =>
   typeof people === 'string' ? JSON.parse(people) : (people ?? []);
 
 /** What the garden must know for an entry to make sense; gives the planting it belongs to. */
@@ -118,10 +120,18 @@ const valuesOf = (body: EntryInput, planting: PlantingEntity | null) => {
 
 const byHand = { taskId: null, share: null, minutes: null, people: null };
 
-/** What was logged by a mark moves it, or takes it back, when it is changed in the log book. */
-async function markAgain(writing: Writing, taskId: string, doneOn: string | null): Promise<void> {
-  const mark = await writing.manager.findOneBy(taskMarks, { id: taskId });
-  if (mark && mark.doneOn !== null && mark.doneOn !== doneOn) await writing.set(taskMarks, mark, { doneOn });
+/** What was logged by a mark moves it, or takes it back, when it is changed in the log book. @param at now, an instant */
+async function markFollows(
+  writing: Writing,
+  taskId: string | null,
+  doneOn: string | null,
+  at: string,
+): Promise<void> {
+  const mark = taskId === null ? null : await writing.manager.findOneBy(taskMarks, { id: taskId });
+  // What is done in part has no day on which it is done.
+  if (!mark || (doneOn !== null && mark.doneOn === null)) return;
+  if (mark.doneOn !== doneOn || mark.share !== null)
+    await writing.set(taskMarks, mark, { doneOn, share: null, markedAt: at });
 }
 
 /** Entries are their writers' own; a coordinator may correct anybody's. */
@@ -144,7 +154,7 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
     const found = await list.getRawMany<ShownEntry>();
     const names = await Names.for(store.manager, member.person);
     const { rows, next } = pageOf(found, limit, (row) => `${row.on}_${row.id}`);
-    return { entries: rows.map((row) => entryView(row, names.of(row.personId))), next };
+    return { entries: rows.map((row) => entryView(row, names)), next };
   },
 
   saveEntry: (call) =>
@@ -154,19 +164,17 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
       const known = await writing.manager.findOneBy(entries, params);
       if (known) own(known, member);
       const moved = await moving(writing, call, planting, async () => {
-        const author = known ?? {
-          personId: member.person.id,
-          loggedAt: new Date(store.clock.now()).toISOString(),
-        };
+        const now = new Date(store.clock.now()).toISOString();
+        const author = known ?? { personId: member.person.id, loggedAt: now };
         const { personId, loggedAt } = author;
         const { taskId, share, minutes, people } = known ?? byHand;
         const kept = { personId, loggedAt, taskId, share, minutes, people };
         await writing.put(entries, params.id, { ...valuesOf(body, planting), ...kept }, ifMatch);
-        if (taskId) await markAgain(writing, taskId, body.on);
+        await markFollows(writing, taskId, body.on, now);
       });
       const row = await writing.manager.findOneByOrFail(entries, { id: params.id });
       const names = await Names.for(writing.manager, member.person);
-      return { entry: entryView(row, names.of(row.personId)), moved };
+      return { entry: entryView(row, names), moved };
     }),
 
   removeEntry: async ({ store, params, ifMatch, member, change }) => {
@@ -175,7 +183,7 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
     own(known, member);
     await change(`${known.kind}.struckOut`, known.cropId ?? '', async (writing) => {
       await writing.remove(entries, known.id, ifMatch);
-      if (known.taskId) await markAgain(writing, known.taskId, null);
+      await markFollows(writing, known.taskId, null, new Date(store.clock.now()).toISOString());
     });
     return { ok: true };
   },

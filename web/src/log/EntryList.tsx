@@ -113,7 +113,11 @@ function EntryRow({ entry, sameDay, facts, mayChange, onCorrect, onStrike }: Row
         <span className="font-semibold">{t(`log:kind.${entry.kind}`)}</span>
         {facts.length > 0 && <> · {facts.join(' · ')}</>}
         {entry.note && <span className="block max-w-prose break-words">{entry.note}</span>}
-        <span className="text-ink-soft text-sm"> {entry.by}</span>
+        <span className="text-ink-soft text-sm">
+          {' '}
+          {entry.by}
+          {entry.people.length > 0 && ` ${t('log:with', { people: entry.people.join(', ') })}`}
+        </span>
       </span>
       <span className="col-start-2 flex sm:col-start-3">
         {mayChange && (

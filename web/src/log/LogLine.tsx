@@ -1,18 +1,16 @@
-import { type LineReading, readLine } from '@unity-acre/core/log';
 import { NotebookPen } from 'lucide-react';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { Button } from '../kit/controls/index.ts';
 import { fetchedPart } from '../kit/fetchedPart.tsx';
 import { Waiting } from '../kit/screens/index.ts';
 import { speakOf } from '../words/index.ts';
-import { useLineContext } from './useLineContext.ts';
 
-const EntryForm = fetchedPart(
+const LineRead = fetchedPart(
   async () => {
-    const [form] = await Promise.all([import('./EntryForm.tsx'), speakOf('season')]);
-    return form.EntryForm;
+    const [read] = await Promise.all([import('./LineRead.tsx'), speakOf('season')]);
+    return read.LineRead;
   },
   <Waiting />,
 );
@@ -85,43 +83,9 @@ export function LogLine() {
       </form>
       {open && (
         <div className="max-h-[75dvh] overflow-y-auto border-blossom border-b-4 px-4 pt-1 pb-4 sm:px-8">
-          <Reading text={text} onSaved={close} onUnfetched={() => setOpen(false)} />
+          <LineRead text={text} onSaved={close} onUnfetched={() => setOpen(false)} />
         </div>
       )}
     </div>
-  );
-}
-
-/** What the line says, to be looked at and saved. What it may speak of is fetched when somebody first types. */
-function Reading({ text, onSaved, onUnfetched }: { text: string; onSaved(): void; onUnfetched(): void }) {
-  const context = useLineContext();
-  const reading = useMemo(() => context && readLine(text, context), [text, context]);
-  if (!reading) return <Waiting />;
-  return (
-    <>
-      <Understood text={text} reading={reading} />
-      <EntryForm key={formKey(reading)} start={reading} onSaved={onSaved} onUnfetched={onUnfetched} />
-    </>
-  );
-}
-
-/** The form starts anew when the line is understood differently. */
-const formKey = ({ parts: _, missing: __, candidates: ___, ...rest }: LineReading): string =>
-  JSON.stringify(rest);
-
-/** The line as it was understood: every stretch with what it was taken for. */
-function Understood({ text, reading }: { text: string; reading: LineReading }) {
-  const { t } = useTranslation('log');
-  if (reading.parts.length === 0) return null;
-  return (
-    <p className="mb-2 flex flex-wrap gap-x-3 gap-y-1 text-sm">
-      <span className="text-ink-soft">{t('line.understood')}</span>
-      {reading.parts.map(({ from, to, as }) => (
-        <span key={from} className="border-leaf border-b-2">
-          <span className="font-semibold">{text.slice(from, to)}</span>{' '}
-          <span className="text-ink-soft">{t(`line.part.${as}`)}</span>
-        </span>
-      ))}
-    </p>
   );
 }

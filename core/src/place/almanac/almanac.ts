@@ -14,10 +14,10 @@ import { curveAt } from '../weather/index.ts';
 import { expectedDegreeDays } from './degreeDays.ts';
 import { growthRate, type Warmth } from './growthRate.ts';
 import { type Protection, shelters } from './protection.ts';
-import { type SoilCover, soilTemperatures } from './soilTemperature.ts';
+import { type DailyAir, type SoilCover, soilTemperatures } from './soilTemperature.ts';
 
 /** Season years that running sums reach over: a season, the winter after it, and one more for what overwinters. */
-export const SUMMED_YEARS = 3;
+const SUMMED_YEARS = 3;
 
 /** A spot in a garden, and what stands over a planting there or lies on its soil. */
 export interface Spot {
@@ -109,42 +109,61 @@ export class Almanac {
   /** Soil temperature by season day at a depth, °C. @param depthMm depth, mm */
   soil(depthMm: number, cover: SoilCover = shelters[this.spot.protection].soil): Float64Array {
     const key = `${depthMm} ${cover}`;
-    let soil = this.#soils.get(key);
-    if (!soil) {
-      const { latitude } = this;
-      const air = {
-        low: this.low,
-        high: this.high,
-        dayOfYear: (i: number) => calendarDay(latitude, i) + 1,
-      };
-      const yearMean = this.mean.reduce((sum, value) => sum + value, 0) / YEAR;
-      // A first round finds the temperature that midwinter begins with.
-      const once = soilTemperatures(air, latitude, depthMm, cover, yearMean, yearMean);
-      soil = soilTemperatures(air, latitude, depthMm, cover, yearMean, once[YEAR - 1]!);
-      this.#soils.set(key, soil);
-    }
+    const soil = this.#soils.get(key) ?? this.soilAt(depthMm, cover);
+    this.#soils.set(key, soil);
     return soil;
+  }
+
+  /** The soil that `soil` keeps. */
+  protected soilAt(depthMm: number, cover: SoilCover): Float64Array {
+    // A first round finds the temperature that midwinter begins with.
+    const once = this.soilUnder(this, depthMm, cover, meanOf(this.mean));
+    return this.soilUnder(this, depthMm, cover, once[YEAR - 1]!);
+  }
+
+  /** The soil under the air of a year, °C. @param start its temperature on the day before the first, °C */
+  protected soilUnder(
+    { low, high }: Pick<DailyAir, 'low' | 'high'>,
+    depthMm: number,
+    cover: SoilCover,
+    start: number,
+  ): Float64Array {
+    const { latitude } = this;
+    const air = { low, high, dayOfYear: (i: number) => calendarDay(latitude, i) + 1 };
+    return soilTemperatures(air, latitude, depthMm, cover, meanOf(this.mean), start);
   }
 
   /**
    * Growth from midwinter to each season day, in days of growth at a crop's usual warmth: each day brings as much as its warmth
    * and its light allow. Reaches over three season years.
    */
-  growth({ base, cap, usual }: Warmth): Float64Array {
-    const key = `${base} ${cap} ${usual}`;
+  growth(warmth: Warmth): Float64Array {
+    const key = `${warmth.base} ${warmth.cap} ${warmth.usual}`;
     let sums = this.#growths.get(key);
     if (!sums) {
-      const rates = Float64Array.from({ length: YEAR }, (_, p) => {
-        const degreeDays = expectedDegreeDays(this.mean[p]!, this.climate.spreadC, base, cap);
-        return growthRate(degreeDays / (usual - base), this.light[p]!);
-      });
+      const rates = this.rates(warmth);
       sums = new Float64Array(YEAR * SUMMED_YEARS + 1);
-      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) sums[p + 1] = sums[p]! + rates[p % YEAR]!;
+      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) sums[p + 1] = sums[p]! + rates(p);
       this.#growths.set(key, sums);
     }
     return sums;
   }
+
+  /** Growth of a day, of this season year or one of those after it. */
+  protected rates(warmth: Warmth): (seasonDay: SeasonDay) => number {
+    const rates = this.mean.map((mean, p) => this.rateAt(warmth, p, mean));
+    return (seasonDay) => rates[seasonDay % YEAR]!;
+  }
+
+  /** Growth of a day of the season year whose mean temperature is to be expected. @param mean °C */
+  protected rateAt({ base, cap, usual }: Warmth, seasonDay: SeasonDay, mean: number): number {
+    const degreeDays = expectedDegreeDays(mean, this.climate.spreadC, base, cap);
+    return growthRate(degreeDays / (usual - base), this.light[seasonDay]!);
+  }
 }
+
+const meanOf = (values: Float64Array): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length;
 
 /**
  * Degree days above `base` to be expected from midwinter to each season day of a usual year.

@@ -9,7 +9,6 @@ export {
   growingDays,
   lastFreezeDay,
   type Spot,
-  SUMMED_YEARS,
   spotIn,
   steadyNightShare,
 } from './almanac.ts';

@@ -32,7 +32,7 @@ export interface Climate {
   /** how days follow one another, for the simulated station and for rehearsing seasons */
   weather: WeatherModel;
   /** the season year that is going on, where days of it are known */
-  thisYear?: YearSoFar | null;
+  thisYear?: YearSoFar;
 }
 
 /**

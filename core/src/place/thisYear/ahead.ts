@@ -28,11 +28,11 @@ const FEWEST = 30;
 
 /** The warmth of this season year so far. @param almanac of the usual year @returns null where nothing is measured of it */
 export function yearWarmth(almanac: Almanac): YearWarmth | null {
-  const so = almanac.climate.thisYear;
-  if (!so || so.until === 0) return null;
-  const { low, high } = departuresOf(almanac.climate, so);
-  const own = new Float64Array(so.until + 1);
-  for (let p = 0; p < so.until; p++)
+  const thisYear = almanac.climate.thisYear;
+  if (!thisYear || thisYear.until === 0) return null;
+  const { low, high } = departuresOf(almanac.climate, thisYear);
+  const own = new Float64Array(thisYear.until + 1);
+  for (let p = 0; p < thisYear.until; p++)
     own[p + 1] = own[p]! + degreeDaysOf(almanac.low[p]! + low[p]!, almanac.high[p]! + high[p]!, AHEAD_BASE_C);
   return { usual: expectedWarmth(almanac, AHEAD_BASE_C), own };
 }

@@ -1,16 +1,7 @@
-import {
-  Almanac,
-  expectedDegreeDays,
-  growthRate,
-  type SoilCover,
-  SUMMED_YEARS,
-  shelters,
-  soilTemperatures,
-  type Warmth,
-} from '../almanac/index.ts';
+import { Almanac, type SoilCover, shelters, type Warmth } from '../almanac/index.ts';
 import type { SoilReading, YearSoFar } from '../climate/index.ts';
 import { type DateSpread, isSteadyAt, laterThan, STEADY_NIGHTS } from '../climate/index.ts';
-import { calendarDay, MIDSUMMER, type SeasonDay, YEAR } from '../seasonYear.ts';
+import { MIDSUMMER, type SeasonDay, YEAR } from '../seasonYear.ts';
 import { type Departures, departuresOf, spellsOf } from './departures.ts';
 
 const years = new WeakMap<Almanac, Map<number, Almanac>>();
@@ -22,9 +13,9 @@ const years = new WeakMap<Almanac, Map<number, Almanac>>();
  */
 export function almanacOfYear(almanac: Almanac, year: number): Almanac {
   const usual = usualYear(almanac);
-  const so = usual.climate.thisYear;
+  const { thisYear } = usual.climate;
   // What grows through the winter into this year was planted for the year before.
-  if (!so || (year !== so.year && year !== so.year - 1)) return usual;
+  if (!thisYear || (year !== thisYear.year && year !== thisYear.year - 1)) return usual;
   let known = years.get(usual);
   if (!known) {
     known = new Map();
@@ -32,7 +23,7 @@ export function almanacOfYear(almanac: Almanac, year: number): Almanac {
   }
   let own = known.get(year);
   if (!own) {
-    own = new AlmanacOfYear(usual, so, year);
+    own = new AlmanacOfYear(usual, thisYear, year);
     known.set(year, own);
   }
   return own;
@@ -49,21 +40,19 @@ class AlmanacOfYear extends Almanac {
   override readonly measured: number;
   readonly #departures: Departures;
   readonly #spells: Departures;
-  readonly #soils = new Map<string, Float64Array>();
-  readonly #growths = new Map<string, Float64Array>();
   /** from this year's days to days of the season year at hand: for what was planted last year they are those of the year after */
   readonly #shift: number;
 
   constructor(
     readonly usual: Almanac,
-    readonly so: YearSoFar,
+    readonly thisYear: YearSoFar,
     year: number,
   ) {
     super(usual.climate, usual.spot);
-    this.#departures = departuresOf(usual.climate, so);
-    this.#spells = spellsOf(this.#departures, so.until);
-    this.#shift = (so.year - year) * YEAR;
-    this.measured = this.#isThisYear() ? so.until : 0;
+    this.#departures = departuresOf(usual.climate, thisYear);
+    this.#spells = spellsOf(this.#departures, thisYear.until);
+    this.#shift = (thisYear.year - year) * YEAR;
+    this.measured = this.#isThisYear() ? thisYear.until : 0;
   }
 
   #isThisYear(): boolean {
@@ -73,7 +62,7 @@ class AlmanacOfYear extends Almanac {
   /** By how much nights about a day differ from the usual, °C; nothing where the day is past. */
   #warmerAt(seasonDay: SeasonDay): number {
     const at = Math.round(seasonDay);
-    return at >= this.so.until && at < YEAR ? this.#departures.low[at]! : 0;
+    return at >= this.thisYear.until && at < YEAR ? this.#departures.low[at]! : 0;
   }
 
   /** The minimum of a measured or foretold night at this spot, °C; warmer than all where it is not known. */
@@ -84,85 +73,63 @@ class AlmanacOfYear extends Almanac {
 
   override lastFreeze(thresholdC: number): DateSpread {
     const usual = this.usual.lastFreeze(thresholdC);
-    if (!this.#isThisYear() || usual.mean < this.so.until) return usual;
+    if (!this.#isThisYear() || usual.mean < this.thisYear.until) return usual;
     const shifted = this.usual.lastFreeze(thresholdC - this.#warmerAt(usual.mean));
-    return { ...shifted, mean: Math.max(this.so.until, shifted.mean) };
+    return { ...shifted, mean: Math.max(this.thisYear.until, shifted.mean) };
   }
 
   override firstFreeze(thresholdC: number): DateSpread {
     const usual = this.usual.firstFreeze(thresholdC);
     if (!this.#isThisYear()) return usual;
     const { frostC } = shelters[this.spot.protection];
-    for (let seasonDay = MIDSUMMER; seasonDay < this.so.until; seasonDay++)
+    for (let seasonDay = MIDSUMMER; seasonDay < this.thisYear.until; seasonDay++)
       if (this.#night(seasonDay) + frostC <= thresholdC) return happenedAt(seasonDay);
     const shifted = this.usual.firstFreeze(thresholdC - this.#warmerAt(usual.mean));
-    return this.so.until > MIDSUMMER ? laterThan(shifted, this.so.until) : shifted;
+    return this.thisYear.until > MIDSUMMER ? laterThan(shifted, this.thisYear.until) : shifted;
   }
 
   override nightsFrom(thresholdC: number): DateSpread {
     const usual = this.usual.nightsFrom(thresholdC);
     if (!this.#isThisYear()) return usual;
     const { nightsC } = shelters[this.spot.protection];
-    const nights = Float32Array.from({ length: this.so.low.length }, (_, p) => this.#night(p) + nightsC);
+    const nights = Float32Array.from(
+      { length: this.thisYear.low.length },
+      (_, p) => this.#night(p) + nightsC,
+    );
     for (let seasonDay = 0; seasonDay + STEADY_NIGHTS <= nights.length; seasonDay++)
       if (isSteadyAt(nights, seasonDay, thresholdC)) return happenedAt(seasonDay);
     const shifted = this.usual.nightsFrom(thresholdC - this.#warmerAt(usual.mean));
     return laterThan(shifted, Math.max(0, nights.length - STEADY_NIGHTS + 1));
   }
 
-  override soil(depthMm: number, cover: SoilCover = shelters[this.spot.protection].soil): Float64Array {
+  protected override soilAt(depthMm: number, cover: SoilCover): Float64Array {
     const usual = this.usual.soil(depthMm, cover);
     if (!this.#isThisYear()) return usual;
-    const key = `${depthMm} ${cover}`;
-    let soil = this.#soils.get(key);
-    if (!soil) {
-      const { low, high } = this.#spells;
-      const { latitude } = this;
-      const air = {
-        low: this.low.map((value, p) => value + low[p]!),
-        high: this.high.map((value, p) => value + high[p]!),
-        dayOfYear: (i: number) => calendarDay(latitude, i) + 1,
-      };
-      const yearMean = this.mean.reduce((sum, value) => sum + value, 0) / YEAR;
-      soil = soilTemperatures(air, latitude, depthMm, cover, yearMean, usual[YEAR - 1]!);
-      overrule(
-        soil,
-        this.so.soil.filter(({ bedId }) => bedId === this.spot.bedId),
-      );
-      this.#soils.set(key, soil);
-    }
+    const { low, high } = this.#spells;
+    const air = {
+      low: this.low.map((value, p) => value + low[p]!),
+      high: this.high.map((value, p) => value + high[p]!),
+    };
+    const soil = this.soilUnder(air, depthMm, cover, usual[YEAR - 1]!);
+    overrule(
+      soil,
+      this.thisYear.soil.filter(({ bedId }) => bedId === this.spot.bedId),
+    );
     return soil;
   }
 
-  override growth(warmth: Warmth): Float64Array {
-    const { base, cap, usual } = warmth;
-    const key = `${base} ${cap} ${usual}`;
-    let sums = this.#growths.get(key);
-    if (!sums) {
-      const usualSums = this.usual.growth(warmth);
-      sums = new Float64Array(YEAR * SUMMED_YEARS + 1);
-      for (let p = 0; p < YEAR * SUMMED_YEARS; p++) {
-        const own = p - this.#shift;
-        const rate = own >= 0 && own < YEAR ? this.#rate(warmth, own) : usualSums[p + 1]! - usualSums[p]!;
-        sums[p + 1] = sums[p]! + rate;
-      }
-      this.#growths.set(key, sums);
-    }
-    return sums;
-  }
-
   /**
-   * Growth of one day of this year, by the mean of the days about it: what a warm and a cold day bring together is not what two
+   * A day of this year grows by the mean of the days about it: what a warm and a cold day bring together is not what two
    * middling ones do, and the usual year counts with means.
    */
-  #rate({ base, cap, usual }: Warmth, seasonDay: SeasonDay): number {
-    const degreeDays = expectedDegreeDays(
-      this.mean[seasonDay]! + (this.#spells.low[seasonDay]! + this.#spells.high[seasonDay]!) / 2,
-      this.climate.spreadC,
-      base,
-      cap,
-    );
-    return growthRate(degreeDays / (usual - base), this.light[seasonDay]!);
+  protected override rates(warmth: Warmth): (seasonDay: SeasonDay) => number {
+    const usual = super.rates(warmth);
+    const { low, high } = this.#spells;
+    return (seasonDay) => {
+      const own = seasonDay - this.#shift;
+      if (own < 0 || own >= YEAR) return usual(seasonDay);
+      return this.rateAt(warmth, own, this.mean[own]! + (low[own]! + high[own]!) / 2);
+    };
   }
 }
 

@@ -19,20 +19,21 @@ const NONE_C = 0.05;
  * How far the year departs from the climate. A foretold day counts by how much surer it is than the climate: the best weight
  * of two estimates is by their variances. What lies beyond leans on the last ten days, less with every day.
  */
-export function departuresOf(climate: Climate, so: YearSoFar): Departures {
-  return { low: departuresFrom(climate, so, 'low'), high: departuresFrom(climate, so, 'high') };
+export function departuresOf(climate: Climate, thisYear: YearSoFar): Departures {
+  return { low: departuresFrom(climate, thisYear, 'low'), high: departuresFrom(climate, thisYear, 'high') };
 }
 
-function departuresFrom(climate: Climate, so: YearSoFar, which: 'low' | 'high'): Float64Array {
+function departuresFrom(climate: Climate, thisYear: YearSoFar, which: 'low' | 'high'): Float64Array {
   const off = new Float64Array(YEAR);
-  const values = so[which];
+  const values = thisYear[which];
   let last = 0;
   for (let seasonDay = 0; seasonDay < Math.min(YEAR, values.length); seasonDay++) {
     const value = values[seasonDay];
     // A missing day was as the day before it.
     if (value !== null && value !== undefined)
       last = value - curveAt(climate[which], calendarDay(climate.latitude, seasonDay));
-    off[seasonDay] = seasonDay < so.until ? last : last * trust(climate.spreadC, seasonDay - so.until);
+    off[seasonDay] =
+      seasonDay < thisYear.until ? last : last * trust(climate.spreadC, seasonDay - thisYear.until);
   }
   fade(off, values.length);
   return off;

@@ -1,3 +1,2 @@
-export { daysOfSeason, type SoilReading, type YearSoFar, yearSoFar } from '../climate/index.ts';
 export { AHEAD_BASE_C, type Ahead, aheadOn, readingOn, soilOn, yearWarmth } from './ahead.ts';
 export { almanacOfYear, usualYear } from './almanacOfYear.ts';

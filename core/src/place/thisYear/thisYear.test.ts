@@ -12,6 +12,7 @@ import { curveAt } from '../weather/curve.ts';
 import { stationWeather } from '../weather/station.ts';
 import { aheadOn, readingOn, soilOn, yearWarmth } from './ahead.ts';
 import { almanacOfYear, usualYear } from './almanacOfYear.ts';
+import { departuresOf } from './departures.ts';
 
 // Invented: a cold inland place.
 const climate = climateOfNormals(
@@ -117,6 +118,53 @@ describe('a warm spring', () => {
   it('is the same however the almanac is asked for', () => {
     expect(almanacOfYear(year, 2026)).toBe(year);
     expect(almanacOfYear(year, 2027)).toBe(spot);
+  });
+});
+
+describe('what is foretold', () => {
+  const today = '2026-04-20';
+  const usualDays = days('2026-01-01', APRIL_20, () => 0);
+
+  it('counts by how much surer it is than the climate, the less the farther ahead', () => {
+    const { low } = departuresOf(
+      climate,
+      yearSoFar(
+        44.5,
+        today,
+        usualDays,
+        days(today, 8, () => 6),
+      ),
+    );
+    // The weight of an estimate is the other's variance over the sum of both; errors of forecasts as the station has them.
+    const spread = climate.spreadC ** 2;
+    expect(low[APRIL_20]).toBeCloseTo((6 * spread) / (spread + 1.2 ** 2), 1);
+    expect(low[APRIL_20 + 6]).toBeCloseTo((6 * spread) / (spread + 3.3 ** 2), 1);
+    for (let n = 1; n < 7; n++) expect(low[APRIL_20 + n]!).toBeLessThan(low[APRIL_20 + n - 1]!);
+    expect(low[APRIL_20 - 1]).toBeCloseTo(0, 1);
+  });
+
+  it('is half as much three days after it ends', () => {
+    const { low } = departuresOf(
+      climate,
+      yearSoFar(
+        44.5,
+        today,
+        days('2026-01-01', APRIL_20, () => 6),
+      ),
+    );
+    expect(low[APRIL_20 + 3]! / low[APRIL_20]!).toBeCloseTo(0.5, 2);
+    expect(low[APRIL_20]).toBeCloseTo(6 * 0.5 ** (1 / 3), 1);
+  });
+
+  it('and a day that is missing was as the day before it', () => {
+    const seen = days('2026-01-01', 20, (n) => (n === 9 ? 5 : 0)).filter((_, n) => n !== 10);
+    const { low } = departuresOf(climate, yearSoFar(44.5, today, seen));
+    for (const [n, off] of [
+      [9, 5],
+      [10, 5],
+      [11, 0],
+    ] as const)
+      expect(low[n]).toBeCloseTo(off, 0);
   });
 });
 

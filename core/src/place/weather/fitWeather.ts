@@ -131,12 +131,9 @@ function spreadOfMeans(residuals: Residuals): number {
 }
 
 function monthlySd(values: Float64Array, month: Uint8Array): number[] {
+  const squares = values.map((value) => value ** 2);
   return Array.from({ length: 12 }, (_, m) => {
-    const of = (i: number) => month[i] === m && !Number.isNaN(values[i]!);
-    const mean = meanWhere(
-      values.map((value) => value ** 2),
-      of,
-    );
+    const mean = meanWhere(squares, (i) => month[i] === m && !Number.isNaN(values[i]!));
     return mean === null ? UNKNOWN.sd : Math.max(LEAST_SD, Math.sqrt(mean));
   });
 }

@@ -32,9 +32,11 @@ export const workDoneRoutes: Pick<Handlers, 'logWork'> = {
           // Whoever is ahead of the session has done it today.
           const on = earlierOf(session.on, today);
           const share = isDone ? 1 : body.share;
-          const done = share === null ? null : { on, share, minutes: body.minutes, people: [] };
-          const by = { personId: member.person.id, today };
-          await markDone(writing, task, done, at, by);
+          const { id: personId } = member.person;
+          const crew = session.crews.find(({ taskId }) => taskId === task.id)?.members ?? [];
+          const people = crew.map((one) => one.personId).filter((one) => one !== personId);
+          const done = share === null ? null : { on, share, minutes: body.minutes, people };
+          await markDone(writing, task, done, body.at, { personId, today, now: store.clock.now() });
         }
       }
       return (await sessionViews(writing.manager, [session], member.person))[0]!;

@@ -4,6 +4,7 @@ import { entryKindOf } from '@unity-acre/core/log';
 import { isRoundKind, roundKinds, type WorkKind } from '@unity-acre/core/work';
 import { afterAll, beforeAll, describe, expect, it } from 'vitest';
 import { Harness, newId, type TestGarden } from '../../testing/harness.ts';
+import { sessions } from '../entity.ts';
 
 /* Marking a task done is the entry: there is no second bookkeeping. */
 
@@ -115,9 +116,25 @@ describe('a task', () => {
     expect(await mark(id, { doneOn: '2026-05-19', at: at(9) })).toMatchObject({ doneOn: TODAY });
     expect(await logged(id)).toHaveLength(1);
     expect(await mark(id, { doneOn: null, at: at(11) })).toMatchObject({ doneOn: null });
+    // Marked once more it is so as of then, and what was marked in between comes too late.
+    await mark(id, { doneOn: TODAY, at: at(20) });
+    await mark(id, { doneOn: TODAY, at: at(30) });
+    expect(await mark(id, { doneOn: null, at: at(25) })).toMatchObject({ doneOn: TODAY });
+    expect(await logged(id)).toHaveLength(1);
+    await mark(id, { doneOn: null, at: at(31) });
     // A clock that is a day ahead marks now, not tomorrow.
     await mark(id, { doneOn: TODAY, at: '2026-05-21T15:00:00.000Z' });
     expect(await mark(id, { doneOn: null })).toMatchObject({ doneOn: null });
+  });
+
+  it('is marked once where it is sent twice, and undone as one', async () => {
+    const { id } = await sowing();
+    const once = await garden.ask('markTask', { params: { id }, body: { doneOn: TODAY } });
+    const twice = await garden.ask('markTask', { params: { id }, body: { doneOn: TODAY } });
+    expect(twice.change).toBeNull();
+    await garden.ok('undo', { params: { id: once.change! } });
+    expect(await taskBy(id)).toMatchObject({ doneOn: null, doneByLog: false });
+    expect(await logged(id)).toEqual([]);
   });
 
   it('is not done on a day to come, nor before what comes before it', async () => {
@@ -164,5 +181,33 @@ describe('a task', () => {
     await garden.ok('undo', { params: { id: gone.change! } });
     expect(await taskBy(id)).toMatchObject({ doneOn: '2026-05-18', state: 'done' });
     expect(await logged(id)).toHaveLength(1);
+    await mark(id, { doneOn: null });
+  });
+
+  it('that is done in part is not begun once its entry is struck out, and late marks from before come too late', async () => {
+    const { id } = await sowing();
+    const before = new Date(harness.clock.time).toISOString();
+    harness.clock.time += 60_000;
+    await mark(id, { doneOn: TODAY, share: 0.25 });
+    const [entry] = await logged(id);
+    harness.clock.time += 60_000;
+    await garden.ok('removeEntry', { params: { id: entry!.id }, ifMatch: entry!.version });
+    expect(await taskBy(id)).toMatchObject({ doneOn: null, share: null });
+    expect(await mark(id, { doneOn: TODAY, at: before })).toMatchObject({ doneOn: null });
+    expect(await logged(id)).toEqual([]);
+  });
+
+  it('that was done in a session names its minutes and its crew, as far as one may read their names', async () => {
+    const { id } = await sowing();
+    const crew = [await garden.person('Ana'), await garden.person('Bo')];
+    const session = await garden.session({ taskIds: [id], on: TODAY });
+    const members = crew.map((personId) => ({ personId, minutes: 20 }));
+    await harness.running.store.write((manager) =>
+      manager.update(sessions, { id: session.id }, { crews: [{ taskId: id, members }] }),
+    );
+    const body = { state: 'done', minutes: 25, adults: 2, beginners: 0, children: 0 };
+    await garden.ok('logWork', { params: { id: session.id, taskId: id }, body });
+    const [entry] = await logged(id);
+    expect(entry).toMatchObject({ minutes: 25, people: ['Ana', 'Bo'], by: 'Cleo Coordinator', on: TODAY });
   });
 });

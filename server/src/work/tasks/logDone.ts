@@ -1,5 +1,5 @@
 import type { Day } from '@unity-acre/core/calendar';
-import { entryKindOf } from '@unity-acre/core/log';
+import { type EntryKind, entryKindOf } from '@unity-acre/core/log';
 import type { WorkKind } from '@unity-acre/core/work';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../../database/change.ts';
@@ -53,20 +53,11 @@ export async function logDone(
   }
   if (done.on > today) throw invalid('doneOn', 'inFuture');
   const kind = entryKindOf(work.kind);
-  const beds = work.bedIds.length > 0 ? work.bedIds : [null];
-  for (const bedId of beds) {
+  for (const bedId of work.bedIds.length > 0 ? work.bedIds : [null]) {
     const entry = known.find((one) => one.bedId === bedId);
-    await checkStep(writing, work, entry?.id ?? '', done.on);
-    const { on, share, minutes, people } = done;
-    const said = { on, share, minutes, people };
-    if (entry) await writing.set(entries, entry, said);
-    else
-      await writing.put(
-        entries,
-        newId(),
-        { ...blank, ...said, ...author, ...of(work, bedId), kind },
-        undefined,
-      );
+    await checkStep(writing, work.plantingId, kind, entry?.id ?? '', done.on);
+    const begun = entry ?? { ...blank, ...author, ...of(work, bedId), kind };
+    await writing.put<EntryEntity>(entries, entry?.id ?? newId(), { ...begun, ...done }, entry?.version);
   }
 }
 
@@ -85,9 +76,14 @@ const of = ({ id, plantingId, cropId }: Work, bedId: string | null) => ({
   bedId,
 });
 
-async function checkStep(writing: Writing, work: Work, entryId: string, on: Day): Promise<void> {
-  if (work.plantingId === null) return;
-  const { manager, gardenId } = writing;
-  const planting = await manager.findOneByOrFail(plantings, { id: work.plantingId, gardenId });
-  await checkOrder(manager, planting, entryId, entryKindOf(work.kind), on, 'doneOn');
+async function checkStep(
+  { manager, gardenId }: Writing,
+  plantingId: string | null,
+  kind: EntryKind,
+  entryId: string,
+  on: Day,
+): Promise<void> {
+  if (plantingId === null) return;
+  const planting = await manager.findOneByOrFail(plantings, { id: plantingId, gardenId });
+  await checkOrder(manager, planting, entryId, kind, on, 'doneOn');
 }

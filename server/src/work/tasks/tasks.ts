@@ -21,7 +21,6 @@ import {
 } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { sessions, taskMarks } from '../entity.ts';
-import { momentOf } from '../moment.ts';
 import { markDone } from './markDone.ts';
 import { paceOfGarden } from './paceOfGarden.ts';
 
@@ -129,13 +128,11 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
   markTask: async ({ store, member: { garden, person }, params, body, change }) => {
     const task = await oneTask(store, garden, params.id);
     return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
-      const { doneOn, share, minutes, people } = body;
-      const done = doneOn && { on: doneOn, share, minutes, people };
-      const at = momentOf(body.at, store.clock.now());
-      await markDone(writing, task, done || null, at, {
-        personId: person.id,
-        today: todayIn(garden, store.clock),
-      });
+      const { doneOn, share, minutes } = body;
+      const done = doneOn === null ? null : { on: doneOn, share, minutes, people: [] };
+      const now = store.clock.now();
+      const today = todayIn(garden, store.clock);
+      await markDone(writing, task, done, body.at, { personId: person.id, today, now });
       return oneTask({ ...store, manager: writing.manager }, garden, task.id);
     });
   },

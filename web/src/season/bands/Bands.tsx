@@ -99,7 +99,7 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
     let moved = false;
     const bed = beds.find(({ id }) => id === planting.bedId)!;
     const isFixed = !coordinates || fixedBy(planting) !== null;
-    // Where the hand is when what computes has come: from then on it follows each move.
+    // Where the hand is when the code that computes the dates has come: from then on it follows each move.
     let at: globalThis.PointerEvent | null = null;
     if (!isFixed) void mover.take().then(() => at && move(at));
     const move = (next: globalThis.PointerEvent) => {
