@@ -58,5 +58,6 @@ export function useBothSeasons<Name extends ByYear>(
     [now.data, next.data],
   );
   const isPending = now.isPending || next.isPending;
-  return { ...(now.isError ? now : next), isPending, data } as UseQueryResult<AnswerOf<Name>>;
+  const isFetching = now.isFetching || next.isFetching;
+  return { ...(now.isError ? now : next), isPending, isFetching, data } as UseQueryResult<AnswerOf<Name>>;
 }

@@ -26,6 +26,16 @@ function Page({ part: Part }: { part: ReturnType<typeof partOf> }) {
   );
 }
 
+/** What opens its part anew in the very moment it is put away. */
+function Reopened({ part: Part }: { part: ReturnType<typeof partOf> }) {
+  const [isOpen, setOpen] = useState(true);
+  const onUnfetched = () => {
+    setOpen(false);
+    setOpen(true);
+  };
+  return isOpen && <Part name="The list" onUnfetched={onUnfetched} />;
+}
+
 beforeEach(() => useNotices.setState({ list: [] }));
 
 it('leaves the page as it is where the part cannot be fetched, says so, and can be asked again', async () => {
@@ -38,6 +48,19 @@ it('leaves the page as it is where the part cannot be fetched, says so, and can 
   expect((screen.getByLabelText('Note') as HTMLInputElement).value).toBe('mulched');
   load.mockResolvedValue(List);
   await userEvent.click(screen.getByText('Open'));
+  expect(await screen.findByText('The list')).toBeTruthy();
+});
+
+it('is fetched again where it is asked for while what asked before is being put away', async () => {
+  let unfetched: () => void = () => undefined;
+  const load = vi.fn<Load>();
+  load.mockImplementationOnce(
+    () => new Promise((_, reject) => (unfetched = () => reject(new TypeError('no')))),
+  );
+  load.mockResolvedValue(List);
+  const Part = partOf(load);
+  render(<Reopened part={Part} />);
+  unfetched();
   expect(await screen.findByText('The list')).toBeTruthy();
 });
 

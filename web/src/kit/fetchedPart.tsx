@@ -1,5 +1,5 @@
 import i18next from 'i18next';
-import { type ComponentType, type ReactNode, startTransition, useEffect, useState } from 'react';
+import { type ComponentType, type ReactNode, startTransition, useEffect, useReducer, useState } from 'react';
 import { useNotices } from './notices.ts';
 
 /** Says that what was asked for could not be fetched, and what to do. */
@@ -24,7 +24,8 @@ export function fetchedPart<Props extends object>(
   // biome-ignore lint/correctness/noComponentHookFactories: made once, at the head of a module, as React's own `lazy` is
   function FetchedPart({ onUnfetched, ...props }: Props & { onUnfetched?(): void }) {
     const [Part, setPart] = useState(() => fetched);
-    // biome-ignore lint/correctness/useExhaustiveDependencies: it is fetched once, whoever waits for it by then
+    const [tries, tryAgain] = useReducer((times: number) => times + 1, 0);
+    // biome-ignore lint/correctness/useExhaustiveDependencies: it is fetched once a try, whoever waits for it by then
     useEffect(() => {
       if (Part) return;
       let isGone = false;
@@ -33,13 +34,16 @@ export function fetchedPart<Props extends object>(
         () => {
           if (isGone) return;
           sayUnfetched();
-          onUnfetched?.();
+          if (!onUnfetched) return;
+          onUnfetched();
+          // Somebody may ask for it in the very moment it is put away, and then it was never gone.
+          tryAgain();
         },
       );
       return () => {
         isGone = true;
       };
-    }, []);
+    }, [tries]);
     return Part ? <Part {...(props as unknown as Props)} /> : waiting;
   }
   return Object.assign(FetchedPart, {

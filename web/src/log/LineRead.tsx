@@ -1,5 +1,5 @@
 import { type LineReading, readLine } from '@unity-acre/core/log';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Waiting } from '../kit/screens/index.ts';
 import { EntryForm } from './EntryForm.tsx';
@@ -8,13 +8,17 @@ import { useLineContext } from './useLineContext.ts';
 /** What the line says, to be looked at and saved. What it may speak of is fetched when somebody first types. */
 export function LineRead({ text, onSaved }: { text: string; onSaved(): void }) {
   const context = useLineContext();
-  const reading = useMemo(() => context && readLine(text, context), [text, context]);
+  const live = useMemo(() => context && readLine(text, context), [text, context]);
+  // Once somebody is at the form, a list that comes in late does not start it anew under their hands.
+  const [held, setHeld] = useState<{ text: string; reading: LineReading } | null>(null);
+  const reading = held?.text === text ? held.reading : live;
   if (!reading) return <Waiting />;
+  const hold = () => setHeld({ text, reading });
   return (
-    <>
+    <div onFocusCapture={hold} onSubmitCapture={hold}>
       <Understood text={text} reading={reading} />
       <EntryForm key={formKey(reading)} start={reading} onSaved={onSaved} />
-    </>
+    </div>
   );
 }
 
