@@ -230,6 +230,11 @@ const shapes = {
     body: work.taskMarkInput,
     answer: work.task,
   }),
+  markTasks: shape({
+    params: inGarden,
+    body: work.tasksMarkInput,
+    answer: z.array(work.task),
+  }),
   rounds: shape({ params: inGarden, answer: z.array(work.round) }),
   saveRound: shape({ params: thing, body: work.roundInput, answer: work.round }),
   removeRound: shape({ params: thing }),

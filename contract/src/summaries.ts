@@ -91,6 +91,7 @@ export const summaries: Record<RouteName, string> = {
   removeWish: 'Drop a wish',
   tasks: 'Tasks of a season',
   markTask: 'Tick a task off, or take the tick back',
+  markTasks: 'Tick several small tasks of a day off together, or take the ticks back',
   rounds: 'Care of soil, water and the rest, once or again and again',
   saveRound: 'Add or change a round',
   removeRound: 'Remove a round',

@@ -118,6 +118,7 @@ export const table = {
   removeWish: line('DELETE', `${garden}/wishes/:id`, coordinator, true),
   tasks: line('GET', `${garden}/tasks`, crewMembers),
   markTask: line('PUT', `${garden}/tasks/:id`, leads),
+  markTasks: line('POST', `${garden}/tasks/marks`, leads),
   rounds: line('GET', `${garden}/rounds`, leads),
   saveRound: line('PUT', `${garden}/rounds/:id`, coordinator, true),
   removeRound: line('DELETE', `${garden}/rounds/:id`, coordinator, true),

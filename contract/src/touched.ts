@@ -96,5 +96,4 @@ export const answersRowOf = {
   offerPlace: 'sessions',
   rollCall: 'sessions',
   logWork: 'sessions',
-  markTask: 'tasks',
 } as const satisfies Partial<Record<RouteName, ListName>>;

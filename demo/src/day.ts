@@ -75,19 +75,25 @@ export function offerOne<Row extends Coming & { offered: boolean }>(
   if (one) one.offered = true;
 }
 
+/** What a round is where nothing of its own is said. */
+const asUsual = {
+  ...{ title: '', monthly: false, until: null, minutes: null },
+  ...{ fewest: null, most: null, skill: null, tools: [] as string[], note: '' },
+};
+
 /** Rounds of care that this garden keeps. */
 export const rounds: (Omit<RoundInput, 'bedIds'> & { beds: string[] })[] = [
   {
+    ...asUsual,
     kind: 'weed',
     beds: ['Bed 1', 'Bed 2', 'Bed 3', 'Bed 4'],
     first: '2026-05-18',
     every: 14,
     until: '2026-09-30',
     span: 7,
-    minutes: null,
-    note: '',
   },
   {
+    ...asUsual,
     kind: 'scout',
     beds: [],
     first: '2026-05-25',
@@ -98,23 +104,45 @@ export const rounds: (Omit<RoundInput, 'bedIds'> & { beds: string[] })[] = [
     note: 'Cabbage worms on the brassicas, striped beetles on the squash, mites under bean leaves.',
   },
   {
+    ...asUsual,
     kind: 'water',
     beds: ['School bed 1', 'School bed 2'],
     first: '2026-05-22',
     every: 7,
     until: '2026-09-15',
     span: 2,
-    minutes: null,
-    note: '',
   },
   {
+    ...asUsual,
     kind: 'compost',
     beds: ['Bed 9'],
     first: '2026-06-01',
     every: null,
-    until: null,
     span: 10,
-    minutes: null,
     note: 'From the finished pile, sieved.',
+  },
+  {
+    ...asUsual,
+    kind: 'traps',
+    beds: ['Bed 1', 'Bed 2'],
+    first: '2026-05-19',
+    every: 4,
+    until: '2026-08-31',
+    span: 2,
+  },
+  {
+    ...asUsual,
+    kind: 'other',
+    title: 'Count and oil the tools',
+    beds: [],
+    first: '2026-05-23',
+    every: null,
+    monthly: true,
+    span: 8,
+    minutes: 60,
+    fewest: 2,
+    most: 4,
+    tools: ['oil can'],
+    note: 'Linseed oil is on the top shelf of the shed. Lay oily rags out flat to dry.',
   },
 ];

@@ -70,6 +70,8 @@ export function cropFrom(row: CropRow): Crop {
   const [base, cap, usual] = growthC;
   return {
     ...same,
+    // Everything sown two or three to a hole is thinned to one (KNOWLEDGE 3.10).
+    thinning: row.thinning ?? (row.seedsPerHole > 1 && !row.inClumps ? 'one' : undefined),
     daysIndoors: weeksIndoors
       ? {
           fewest: Math.round(weeksIndoors[0] * 7),

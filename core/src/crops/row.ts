@@ -115,6 +115,8 @@ const fields = z.strictObject({
   /** rooting depth, m: shallow and deep soil */
   rootM: z.tuple([z.number().positive(), z.number().max(4)]).refine(inOrder, 'inOrder'),
   seedsPerHole: whole.min(1).max(8),
+  /** what comes up from a hole is left to grow as one clump, and not thinned to one */
+  inClumps: z.boolean().optional(),
   /** seeds sown beyond the holes, so that the best can be kept */
   spareShare: z.number().min(0).max(2),
   yieldKg: z.strictObject({ per: z.enum(['plant', 'metre']), kg: z.number().positive().max(200) }).optional(),
@@ -209,6 +211,7 @@ const dispensable = fields.pick({
   sproutDays: true,
   pastFirstFrostDays: true,
   thinning: true,
+  inClumps: true,
   overwinters: true,
   perennial: true,
   seedMm: true,

@@ -25,6 +25,7 @@ export function happenedOf(entries: readonly { kind: EntryKind; on: Day }[], met
     const step = milestoneOf(kind, method);
     if (step) happened.push({ kind: step, on });
   }
-  if (thinned[1] !== undefined) happened.push({ kind: 'thinAgain', on: thinned[1] });
+  if (thinned[1] !== undefined && method !== 'startIndoors')
+    happened.push({ kind: 'thinAgain', on: thinned[1] });
   return happened;
 }

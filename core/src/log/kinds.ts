@@ -1,6 +1,7 @@
+import type { Day } from '../calendar/index.ts';
 import type { Method } from '../crops/index.ts';
 import type { MilestoneKind } from '../season/index.ts';
-import type { RoundKind, WorkKind } from '../work/index.ts';
+import type { WorkKind } from '../work/index.ts';
 
 /** What an entry may have to say for it to make sense. */
 export type EntryField = 'plantingId' | 'bedId' | 'cropId' | 'amount' | 'note';
@@ -27,7 +28,7 @@ const ofPlanting = (step: EntryRow['step'], ...work: WorkKind[]): EntryRow => ({
   work,
 });
 /** Care that belongs to beds, or to the garden as a whole. */
-const care = (work: RoundKind): EntryRow => ({ step: null, needs: [], amountIs: 'used', work: [work] });
+const care = (...work: WorkKind[]): EntryRow => ({ step: null, needs: [], amountIs: 'used', work });
 
 /** All kinds of entries. Another kind is another row here, and its words. */
 export const entryRows = {
@@ -39,7 +40,12 @@ export const entryRows = {
   ),
   emergence: ofPlanting(always('emerge')),
   pottingOn: ofPlanting(indoors('potOn'), 'potOn'),
-  thinning: ofPlanting(always('thin'), 'thin', 'thinAgain'),
+  thinning: ofPlanting(
+    (method) => (method === 'startIndoors' ? 'thinTrays' : 'thin'),
+    'thinTrays',
+    'thin',
+    'thinAgain',
+  ),
   hardening: ofPlanting(indoors('hardenOff'), 'hardenOff'),
   settingOut: ofPlanting((method) => (method === 'sowInPlace' ? null : 'setOut'), 'setOut'),
   support: ofPlanting(always('support'), 'support'),
@@ -57,11 +63,18 @@ export const entryRows = {
   loosening: care('loosen'),
   weeding: care('weed'),
   pileTurning: care('turnPile'),
-  watering: care('water'),
+  watering: care('water', 'keepMoist'),
   scouting: care('scout'),
   coverCare: care('covers'),
   pathCare: care('paths'),
+  bedMulching: care('mulchBeds'),
+  bedFeeding: care('feedBeds'),
+  trapping: care('traps'),
+  pruning: care('prune'),
+  fenceCheck: care('fenceCheck'),
+  mowing: care('mow'),
   repair: care('repair'),
+  otherWork: care('other'),
   soilReading: { step: null, needs: ['bedId', 'amount'], amountIs: 'temperature', work: [], isOfYear: true },
   observation: { step: null, needs: ['note'], amountIs: 'used', work: [] },
 } as const satisfies Record<string, EntryRow>;
@@ -75,6 +88,13 @@ export const entryRow = (kind: EntryKind): EntryRow => entryRows[kind];
 const kindOfWork = new Map<WorkKind, EntryKind>(
   entryKinds.flatMap((kind) => entryRow(kind).work.map((work) => [work, kind] as const)),
 );
+
+/** The days on which the log has work of a kind at a planting. What is weighed is picked. */
+export function daysOfWork(logged: readonly { kind: EntryKind; on: Day }[], work: WorkKind): Day[] {
+  return logged
+    .filter(({ kind }) => entryRow(kind).work.includes(work) || (kind === 'harvest' && work === 'pick'))
+    .map(({ on }) => on);
+}
 
 /** How work is logged once it is done. @throws RangeError for work that no kind of entry names */
 export function entryKindOf(work: WorkKind): EntryKind {

@@ -55,6 +55,7 @@ export type Reason =
   | { code: 'emergence'; fewest: number; most: number; soilC: number; from: Day }
   | { code: 'sprouting'; fewest: number; most: number; from: Day }
   | { code: 'potOnAfter'; days: number; from: Day }
+  | { code: 'thinTraysAfter'; days: number; from: Day }
   | { code: 'thinAfter'; days: number; from: Day }
   | { code: 'thinAgainAfter'; days: number; from: Day }
   | { code: 'maturity'; fewest: number; most: number; from: Day; since: 'sowing' | 'settingOut' }

@@ -1,7 +1,9 @@
+export * from './brief.ts';
 export * from './frostCover.ts';
-export { BEGINNER, CHILD, type Needs, PRACTISED, paceOf, type SkyWanted } from './needs.ts';
+export { BEGINNER, CHILD, type Needs, type OwnNeeds, PRACTISED, paceOf, type SkyWanted } from './needs.ts';
 export * from './ownPace.ts';
 export * from './prerequisites.ts';
+export * from './recurrence.ts';
 export * from './rota/index.ts';
 export * from './round.ts';
 export * from './roundKinds.ts';

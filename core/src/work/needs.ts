@@ -31,6 +31,29 @@ export const anybody: Needs = {
   critical: false,
 };
 
+/** What a garden asks for a round of its own, where that is not what its kind asks; null for what the kind asks. */
+export interface OwnNeeds {
+  fewest: number | null;
+  most: number | null;
+  skill: Skill | null;
+  /** tools by the names the garden gives them, one for the crew */
+  tools: readonly string[];
+}
+
+/** What is asked where a garden has said something of its own: its people and skill in place of the kind's, its tools too. */
+export function withOwnNeeds(needs: Needs, own: OwnNeeds | null): Needs {
+  if (!own) return needs;
+  const fewest = own.fewest ?? Math.min(needs.fewest, own.most ?? needs.fewest);
+  const named = new Set(needs.tools.map(({ tool }) => tool));
+  return {
+    ...needs,
+    fewest,
+    most: own.most ?? Math.max(needs.most, fewest),
+    skill: own.skill ?? needs.skill,
+    tools: [...needs.tools, ...one(...own.tools.filter((tool) => !named.has(tool)))],
+  };
+}
+
 /** Tools of which everybody at it takes one. */
 export const each = (...tools: string[]): ToolNeed[] => tools.map((tool) => ({ tool, per: 'person' }));
 /** Tools of which one is enough for all who are at it. */

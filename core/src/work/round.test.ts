@@ -1,10 +1,51 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../calendar/index.ts';
+import { addDays, type Day, weekday } from '../calendar/index.ts';
 import { occurrenceId, occurrenceParts, occurrencesOf, type Round } from './round.ts';
 import { roundKinds, roundMaterial, roundMinutes } from './roundKinds.ts';
 
-const weekly: Round = { id: 'r1', kind: 'weed', every: 7, first: '2026-05-02', until: '2026-05-30', span: 5 };
+const weekly: Round = {
+  ...{ id: 'r1', kind: 'weed', every: 7, monthly: false },
+  ...{ first: '2026-05-02', until: '2026-05-30', span: 5 },
+};
+const monthly = (first: Day): Round => ({ ...weekly, every: null, monthly: true, first, until: null });
+const daysOf = (round: Round, from: Day, until: Day) => occurrencesOf(round, from, until).map(({ on }) => on);
+
+describe('a round that comes every month', () => {
+  it('comes on the same weekday of the same week, the second Saturday', () => {
+    expect(daysOf(monthly('2026-05-09'), '2026-05-01', '2026-09-30')).toEqual([
+      ...['2026-05-09', '2026-06-13', '2026-07-11', '2026-08-08', '2026-09-12'],
+    ]);
+  });
+
+  it('comes in the last week where the first is in a fifth one', () => {
+    // Friday 29 May; June, August and September have four Fridays, July has five.
+    expect(daysOf(monthly('2026-05-29'), '2026-05-01', '2026-09-30')).toEqual([
+      ...['2026-05-29', '2026-06-26', '2026-07-31', '2026-08-28', '2026-09-25'],
+    ]);
+  });
+
+  it('keeps to its first day and its end, over the turn of a year too', () => {
+    const ending = { ...monthly('2026-11-10'), until: '2027-02-08' };
+    expect(daysOf(ending, '2026-01-01', '2027-12-31')).toEqual(['2026-11-10', '2026-12-08', '2027-01-12']);
+    expect(daysOf(monthly('2026-11-10'), '2026-11-11', '2026-12-07')).toEqual([]);
+  });
+
+  it('comes once in each month, on one weekday, whatever the first day and the days looked at', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 800 }), fc.integer({ min: 0, max: 400 }), (begin, skip) => {
+        const first = addDays('2025-01-01', begin);
+        const all = daysOf(monthly(first), first, addDays(first, 800));
+        const months = all.map((day) => day.slice(0, 7));
+        expect(new Set(months).size).toBe(all.length);
+        expect(all.length).toBeGreaterThanOrEqual(26);
+        expect(all.every((day) => weekday(day) === weekday(first))).toBe(true);
+        const from = addDays(first, skip);
+        expect(daysOf(monthly(first), from, addDays(first, 800))).toEqual(all.filter((day) => day >= from));
+      }),
+    );
+  });
+});
 
 describe('occurrences of a round', () => {
   it('come every so many days, with so many days for each, and none after its end', () => {

@@ -1,12 +1,14 @@
-import { addDays, type Day, daysBetween } from '../calendar/index.ts';
+import { addDays, type Day, daysBetween, weekday } from '../calendar/index.ts';
 import { type RoundKind, roundRows } from './roundKinds.ts';
 
 /** Work of one kind in some beds, once or again and again. */
 export interface Round {
   id: string;
   kind: RoundKind;
-  /** days between two occurrences; null for once */
+  /** days between two occurrences; null for once, or for a day of each month */
   every: number | null;
+  /** true where it comes every month on the weekday of the first: the second Saturday, or the last one */
+  monthly: boolean;
   first: Day;
   /** no occurrence begins after it; null for no end */
   until: Day | null;
@@ -35,15 +37,38 @@ export function occurrenceParts(id: string): { roundId: string; kind: RoundKind;
 
 /** The occurrences of a round that begin between two days, both included. */
 export function occurrencesOf(round: Round, from: Day, until: Day): Occurrence[] {
-  const { first, every, span } = round;
   const last = round.until !== null && round.until < until ? round.until : until;
-  const occurrences: Occurrence[] = [];
-  const skipped = every === null ? 0 : Math.max(0, Math.ceil(daysBetween(first, from) / every));
-  for (let on = every === null ? first : addDays(first, skipped * every); on <= last; ) {
-    if (on >= from)
-      occurrences.push({ id: occurrenceId(round, on), on, latest: addDays(on, Math.max(0, span - 1)) });
-    if (every === null) break;
-    on = addDays(on, every);
-  }
-  return occurrences;
+  const days = round.monthly ? monthlyDays(round.first, from, last) : everyDays(round, from, last);
+  return days
+    .filter((on) => on >= from && on >= round.first && on <= last)
+    .map((on) => ({ id: occurrenceId(round, on), on, latest: addDays(on, Math.max(0, round.span - 1)) }));
 }
+
+function everyDays({ first, every }: Round, from: Day, last: Day): Day[] {
+  if (every === null) return [first];
+  const days: Day[] = [];
+  const skipped = Math.max(0, Math.ceil(daysBetween(first, from) / every));
+  for (let on = addDays(first, skipped * every); on <= last; on = addDays(on, every)) days.push(on);
+  return days;
+}
+
+/** The week of its month that a day is in, 1 to 4; 5 for the last where a month may have no fifth. */
+export const weekOfMonth = (day: Day): number => Math.ceil(Number(day.slice(8)) / 7);
+
+/** The days of the months between two days that are the same weekday in the same week of their month as another. */
+function monthlyDays(first: Day, from: Day, last: Day): Day[] {
+  const week = weekOfMonth(first);
+  const days: Day[] = [];
+  for (
+    let month = `${(from > first ? from : first).slice(0, 7)}-01`;
+    month <= last;
+    month = nextMonth(month)
+  ) {
+    const begin = addDays(month, (weekday(first) - weekday(month) + 7) % 7);
+    const day = addDays(begin, 7 * (week - 1));
+    days.push(day < nextMonth(month) ? day : addDays(day, -7));
+  }
+  return days;
+}
+
+const nextMonth = (month: Day): Day => `${addDays(month, 31).slice(0, 7)}-01`;

@@ -1,4 +1,4 @@
-import { anybody, type Needs, one } from './needs.ts';
+import { anybody, each, type Needs, one } from './needs.ts';
 
 /** What a round is done with, measured by the ground. */
 export interface RoundMaterial {
@@ -102,11 +102,53 @@ export const roundRows = {
     needs: { ...plain.needs, strains: ['lifting'], tools: one('barrow', 'rake') },
     pace: { fixed: 45, perSquareMetre: 0 },
   },
+  mulchBeds: {
+    ...plain,
+    needs: { ...plain.needs, most: 5, strains: ['lifting'], tools: one('barrow', 'fork') },
+    pace: { fixed: 0, perSquareMetre: 3 },
+    isHazardous: true,
+  },
+  feedBeds: {
+    ...plain,
+    needs: { ...plain.needs, most: 2 },
+    pace: { fixed: 3, perSquareMetre: 1 },
+    isHazardous: true,
+  },
+  traps: {
+    ...plain,
+    needs: { ...plain.needs, most: 2, adultsOnly: true },
+    pace: { fixed: 3, perSquareMetre: 0.3 },
+    isHazardous: true,
+  },
+  prune: {
+    ...plain,
+    needs: { ...plain.needs, most: 3, adultsOnly: true, tools: each('pruners'), sky: 'dry' },
+    pace: { fixed: 5, perSquareMetre: 2 },
+    isHazardous: true,
+  },
+  fenceCheck: {
+    ...plain,
+    needs: { ...plain.needs, most: 2, adultsOnly: true },
+    pace: { fixed: 15, perSquareMetre: 0 },
+    isHazardous: true,
+  },
+  mow: {
+    ...plain,
+    needs: { ...plain.needs, most: 2, skill: 'powered tools', adultsOnly: true, sky: 'dry' },
+    pace: { fixed: 45, perSquareMetre: 0 },
+    isHazardous: true,
+  },
   repair: {
     ...plain,
     needs: { ...plain.needs, skill: 'powered tools', adultsOnly: true },
     pace: { fixed: 45, perSquareMetre: 0 },
     isHazardous: true,
+  },
+  // Whatever else a garden has to do: its own words say what.
+  other: {
+    ...plain,
+    needs: { ...plain.needs, most: 5 },
+    pace: { fixed: 30, perSquareMetre: 0 },
   },
 } as const satisfies Record<string, RoundRow>;
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { plainCatalogue } from '../crops/index.ts';
+import { type Method, plainCatalogue } from '../crops/index.ts';
 import { almanacOf, climateOfFrosts } from '../place/index.ts';
-import { amounts, computeMilestones, defaultRules } from '../season/index.ts';
+import { amounts, computeMilestones, defaultRules, type Milestone } from '../season/index.ts';
 import { taskId, taskParts, taskState, tasksFor } from './task.ts';
 import { minutesFor } from './taskKinds.ts';
 
@@ -18,15 +18,19 @@ const plan = {
   startOn: null,
 } as const;
 const room = amounts(crop, 'startIndoors', 'rows', 1.2, 7.3);
+/** The steps alone: nothing that comes round is looked ahead to. */
+const stepTasks = (method: Method, steps: Milestone[], of = crop) =>
+  tasksFor(
+    { id: 'p1', method, crop: of, steps, amounts: room, season: null, meanOn: () => 20, loggedOn: () => [] },
+    { today: '2026-01-01', until: '2026-01-01' },
+  );
 
 describe('tasks', () => {
   it('keep their ids when the plan moves', () => {
-    const before = tasksFor('p1', 'startIndoors', computeMilestones(plan, almanac)!, room);
-    const after = tasksFor(
-      'p1',
+    const before = stepTasks('startIndoors', computeMilestones(plan, almanac)!);
+    const after = stepTasks(
       'startIndoors',
       computeMilestones(plan, almanac, defaultRules, [{ kind: 'startIndoors', on: '2026-04-20' }])!,
-      room,
     );
     // A cover is no longer needed by what goes out after the frosts.
     const kept = before.filter((task) => task.kind !== 'cover');
@@ -37,13 +41,13 @@ describe('tasks', () => {
 
   it('are behind us when a later step has happened', () => {
     const steps = computeMilestones(plan, almanac, defaultRules, [{ kind: 'setOut', on: '2026-05-21' }])!;
-    const done = tasksFor('p1', 'startIndoors', steps, room).filter((task) => task.doneByLog);
+    const done = stepTasks('startIndoors', steps).filter((task) => task.doneByLog);
     expect(done.map((task) => task.kind)).toEqual(['startIndoors', 'potOn', 'hardenOff', 'setOut']);
   });
 
   it('leave work beside the course open until the picking: a net may still go on after setting out', () => {
     const fact = (kind: 'setOut' | 'firstPick', on: string) =>
-      tasksFor('p1', 'startIndoors', computeMilestones(plan, almanac, defaultRules, [{ kind, on }])!, room);
+      stepTasks('startIndoors', computeMilestones(plan, almanac, defaultRules, [{ kind, on }])!);
     const feed = (tasks: ReturnType<typeof fact>) => tasks.find((task) => task.kind === 'feed')!;
     expect(feed(fact('setOut', '2026-05-21')).doneByLog).toBe(false);
     expect(feed(fact('firstPick', '2026-08-01')).doneByLog).toBe(true);
@@ -53,13 +57,33 @@ describe('tasks', () => {
     const onion = plainCatalogue.crop('onion')!;
     const planted = { ...plan, crop: onion, variety: onion.varieties[0]!, method: 'setPlants' } as const;
     const steps = computeMilestones(planted, almanac, defaultRules, [{ kind: 'emerge', on: '2026-05-01' }])!;
-    const done = tasksFor('p1', 'setPlants', steps, room).filter((task) => task.doneByLog);
+    const done = stepTasks('setPlants', steps, onion).filter((task) => task.doneByLog);
     expect(done.map((task) => task.kind)).toEqual(['setOut']);
   });
 
   it('have ids that read back', () => {
-    expect(taskParts(taskId('p1', 'setOut'))).toEqual({ plantingId: 'p1', kind: 'setOut', season: null });
-    expect(taskParts(taskId('p1', 'feed', 2027))).toEqual({ plantingId: 'p1', kind: 'feed', season: 2027 });
+    expect(taskParts(taskId('p1', 'setOut'))).toEqual({
+      plantingId: 'p1',
+      kind: 'setOut',
+      season: null,
+      time: { nth: 1 },
+    });
+    expect(taskParts(taskId('p1', 'feed', 2027))).toEqual({
+      plantingId: 'p1',
+      kind: 'feed',
+      season: 2027,
+      time: { nth: 1 },
+    });
+    const thirtieth = taskId('p1', 'pick', 2027, { nth: 30 });
+    expect(thirtieth).toBe('p1.pick.2027.n30');
+    expect(taskParts(thirtieth)).toMatchObject({ kind: 'pick', season: 2027, time: { nth: 30 } });
+    const day = taskId('p1', 'keepMoist', null, { day: '2026-05-03' });
+    expect(day).toBe('p1.keepMoist.d20260503');
+    expect(taskParts(day)).toMatchObject({ season: null, time: { day: '2026-05-03' } });
+    expect(taskId('p1', 'pick', null, { nth: 1 })).toBe('p1.pick');
+    expect(taskParts('p1.pick.n01')).toBeNull();
+    expect(taskParts('p1.pick.n1')).toBeNull();
+    expect(taskParts('p1.pick.n2.2027')).toBeNull();
     expect(taskParts('p1.dance')).toBeNull();
     expect(taskParts('p1.sow.more')).toBeNull();
     expect(taskParts('')).toBeNull();

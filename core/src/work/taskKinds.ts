@@ -15,10 +15,22 @@ interface TaskCard {
   depth: 'sowing' | 'setOut' | null;
 }
 
+/** How a kind of work comes round again while a planting is between two of its steps. */
+export interface Recurrence {
+  /** the step it begins with: the first of these that the planting has */
+  from: readonly MilestoneKind[];
+  /** the step with which it ends */
+  until: MilestoneKind;
+  /** every day; by the crop's rhythm of feeding; or by how fast there is something to pick again */
+  every: 'day' | 'feeding' | 'picking';
+}
+
 /** A kind of work that follows from plantings. */
 export interface TaskRow {
-  /** the step of a planting that it is */
-  step: MilestoneKind;
+  /** the step of a planting that it is; null for what only comes round between two of them */
+  step: MilestoneKind | null;
+  /** null for what is done once */
+  recurrence: Recurrence | null;
   needs: Needs;
   /**
    * Minutes of work for one practised person, before a garden's own log corrects it: fixed, a plant, a metre of row.
@@ -33,16 +45,20 @@ export interface TaskRow {
   isBeforePlanting: boolean;
   /** true where there is nothing to do as long as nothing is up */
   waitsForEmergence: boolean;
+  /** true for a few minutes' work of every day: what there is of it on a day stands in lists as one line */
+  isBrief: boolean;
 }
 
 const alongRow: TaskCard = { amount: null, isBrought: false, hasRow: true, hasSpacing: false, depth: null };
 const inTrays: TaskCard = { ...alongRow, amount: 'plants', hasRow: false };
 const plain = {
   needs: anybody,
+  recurrence: null,
   card: alongRow,
   isPlanting: false,
   isBeforePlanting: false,
   waitsForEmergence: false,
+  isBrief: false,
 } as const;
 const thinning = {
   ...plain,
@@ -64,6 +80,22 @@ export const taskRows = {
     needs: { ...anybody, most: 4, skill: 'seedlings', critical: true },
     pace: { fixed: 10, perPlant: 0.25, perMetre: 0 },
     card: { ...inTrays, amount: 'seeds', isBrought: true, depth: 'sowing' },
+  },
+  keepMoist: {
+    ...plain,
+    step: null,
+    recurrence: { from: ['startIndoors', 'sow'], until: 'emerge', every: 'day' },
+    needs: { ...anybody, most: 1 },
+    pace: { fixed: 2, perPlant: 0, perMetre: 0.15 },
+    isBrief: true,
+  },
+  thinTrays: {
+    ...plain,
+    step: 'thinTrays',
+    needs: { ...anybody, most: 4, skill: 'seedlings' },
+    pace: { fixed: 3, perPlant: 0.1, perMetre: 0 },
+    card: inTrays,
+    waitsForEmergence: true,
   },
   potOn: {
     ...plain,
@@ -108,9 +140,11 @@ export const taskRows = {
   hardenOff: {
     ...plain,
     step: 'hardenOff',
+    recurrence: { from: ['hardenOff'], until: 'setOut', every: 'day' },
     needs: { ...anybody, most: 2, strains: ['lifting'], critical: true },
     pace: { fixed: 10, perPlant: 0, perMetre: 0 },
     card: inTrays,
+    isBrief: true,
   },
   setOut: {
     ...plain,
@@ -149,6 +183,7 @@ export const taskRows = {
   feed: {
     ...plain,
     step: 'feed',
+    recurrence: { from: ['feed'], until: 'lastPick', every: 'feeding' },
     needs: { ...anybody, most: 2 },
     pace: { fixed: 3, perPlant: 0, perMetre: 0.8 },
   },
@@ -161,6 +196,7 @@ export const taskRows = {
   pick: {
     ...plain,
     step: 'firstPick',
+    recurrence: { from: ['firstPick'], until: 'lastPick', every: 'picking' },
     needs: { ...anybody, most: 5, strains: ['kneeling'], critical: true },
     pace: { fixed: 5, perPlant: 0, perMetre: 1 },
   },
@@ -185,7 +221,12 @@ export const taskKinds = Object.keys(taskRows) as [TaskKind, ...TaskKind[]];
 /** The row of a kind. */
 export const taskRow = (kind: TaskKind): TaskRow => taskRows[kind];
 
-const kindOfStep = new Map<MilestoneKind, TaskKind>(taskKinds.map((kind) => [taskRow(kind).step, kind]));
+const kindOfStep = new Map<MilestoneKind, TaskKind>(
+  taskKinds.flatMap((kind) => {
+    const { step } = taskRow(kind);
+    return step ? [[step, kind] as const] : [];
+  }),
+);
 
 /** The work a step of a planting is; undefined where it is none, such as coming up and the last pick. */
 export const taskKindOf = (step: MilestoneKind): TaskKind | undefined => kindOfStep.get(step);

@@ -1,4 +1,4 @@
-import type { Needs } from './needs.ts';
+import { type Needs, type OwnNeeds, withOwnNeeds } from './needs.ts';
 import { type RoundKind, roundKinds, roundMinutes, roundRow, roundRows } from './roundKinds.ts';
 import { minutesFor, type TaskKind, taskKinds, taskRow, taskRows } from './taskKinds.ts';
 
@@ -8,9 +8,9 @@ export type WorkKind = TaskKind | RoundKind;
 
 export const isRoundKind = (kind: WorkKind): kind is RoundKind => Object.hasOwn(roundRows, kind);
 
-/** What a kind of work asks of those who do it. */
-export const workNeeds = (kind: WorkKind): Needs =>
-  isRoundKind(kind) ? roundRow(kind).needs : taskRow(kind).needs;
+/** What work asks of those who do it: what its kind asks, and what the garden asks for it. */
+export const workNeeds = ({ kind, own = null }: { kind: WorkKind; own?: OwnNeeds | null }): Needs =>
+  withOwnNeeds(isRoundKind(kind) ? roundRow(kind).needs : taskRow(kind).needs, own);
 
 /** Names of the tools that work asks for, in the order of the alphabet. */
 export const toolNames: readonly string[] = [

@@ -43,6 +43,10 @@ export interface PlantingSchedule {
   amounts: Amounts;
   /** the season shown, where it is a later one of what stands for years */
   season: number | null;
+  /** what the log has of it in the season shown */
+  logged: readonly Logged[];
+  /** mean temperature of a day where it stands, °C */
+  meanOn(day: Day): number;
 }
 
 /** The catalogue's view of a planting. @returns null where the catalogue no longer has what was planted */
@@ -61,7 +65,8 @@ export function planOf(
 /** Plantings whose entries are asked for with one statement. */
 const ASKED_AT_ONCE = 200;
 
-interface Logged {
+/** An entry of a planting, as far as it matters to dates. */
+export interface Logged {
   kind: EntryKind;
   on: Day;
 }
@@ -166,9 +171,10 @@ class Scheduler {
     const shown = plan.crop.perennial ? Math.max(season, row.year) : row.year;
     const planned = computeMilestones(plan, almanac, rules, [], shown);
     if (!planned) return null;
-    let happened: Happened[] = happenedOf(this.logged.get(row.id) ?? [], row.method);
+    const all = this.logged.get(row.id) ?? [];
     // A perennial is picked every year: each season has its own first pick.
-    if (shown > row.year) happened = happened.filter(({ on }) => almanac.seasonYear(on) === shown);
+    const logged = shown > row.year ? all.filter(({ on }) => almanac.seasonYear(on) === shown) : all;
+    const happened: Happened[] = happenedOf(logged, row.method);
     const steps = happened.length > 0 ? computeMilestones(plan, almanac, rules, happened, shown)! : planned;
     return {
       row,
@@ -177,6 +183,8 @@ class Scheduler {
       planned,
       amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length, bed),
       season: shown > row.year ? shown : null,
+      logged,
+      meanOn: (day) => almanac.meanAt(day),
     };
   }
 

@@ -40,6 +40,8 @@ export interface Dates {
   bare(day: Day): string;
   /** Sat */
   weekday(day: Day): string;
+  /** Saturday */
+  weekdayLong(day: Day): string;
   /** Mon for 1 to Sun for 7 */
   ofWeek(weekday: number): string;
   /** May */
@@ -66,6 +68,7 @@ export function datesIn(language: keyof typeof names): Dates {
       const inWords = [date(day), own.months[Number(day.slice(5, 7)) - 1], String(yearOf(day))];
       return `${own.weekdays[weekday(day) - 1]} ${inWords.join(own.between)}`;
     },
+    weekdayLong: (day) => own.weekdays[weekday(day) - 1]!,
     field: (day) => `${short(day)} ${yearOf(day)}`,
     bare,
     weekday: (day) => ofWeek(weekday(day)),

@@ -1,8 +1,11 @@
 import type { TaskView } from '@unity-acre/contract/work';
+import { type BriefWork, isRoundKind, taskRow } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
 import { useList, useMeasure } from '../garden/index.ts';
 import { useDates } from '../kit/dates.ts';
+
+type RecurringKind = 'pick' | 'feed' | 'hardenOff';
 
 /** Beds that a sentence names one by one; of more it names the first and how many there are. */
 const NAMED = 3;
@@ -24,7 +27,16 @@ export function useTaskSentence(): (task: TaskView) => string {
     const { kind } = task;
     const bed = where(task.bedIds);
     const by = dates.short(task.window.latest);
-    return t(`workKinds:${kind}.sentence`, {
+    // What comes round is told otherwise after its first time.
+    const isAgain = !isRoundKind(kind) && taskRow(kind).step !== null && task.nth > 1;
+    const key = task.title
+      ? ('workKinds:other.sentence' as const)
+      : isAgain
+        ? (`workKinds:${kind as RecurringKind}.again` as const)
+        : (`workKinds:${kind}.sentence` as const);
+    return t(key, {
+      title: task.title,
+      nth: task.nth,
       crop: names.crop(task.cropId).toLowerCase(),
       bed,
       row: length(task.rowLength),
@@ -34,4 +46,12 @@ export function useTaskSentence(): (task: TaskView) => string {
       on: dates.short(task.on),
     });
   };
+}
+
+/** Small things of a day in one sentence: "Water 6 new sowings, Wed 20 May". */
+export function useBriefSentence(): (work: BriefWork<TaskView>) => string {
+  const { t } = useTranslation('workKinds');
+  const dates = useDates();
+  return ({ kind, on, tasks }) =>
+    t(`${kind as 'keepMoist' | 'hardenOff'}.brief`, { count: tasks.length, on: dates.short(on) });
 }

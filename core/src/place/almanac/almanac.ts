@@ -74,6 +74,11 @@ export class Almanac {
     return dayInSeason(this.latitude, year, seasonDay);
   }
 
+  /** Mean temperature of a day in a usual year at this spot, °C. */
+  meanAt(day: Day): number {
+    return this.mean[this.seasonDayOf(this.seasonYear(day), day) % YEAR]!;
+  }
+
   /** The last spring day with a minimum at or below `thresholdC` at this spot. */
   lastFreeze(thresholdC: number): DateSpread {
     return spreadAt(

@@ -26,6 +26,24 @@ const outOf = (cropId: string, over: Partial<PlantingPlan> = {}, rules = default
   inGroundOf(scheduled(cropId, over, rules))!;
 const weeksBefore = (day: string) => daysBetween(day, LAST_FROST) / 7;
 
+describe('what is planted as sets, cloves, tubers or crowns', () => {
+  it('sprouts so many days after it is planted, and is suspect half as long again', () => {
+    const { sproutDays } = plan('potato').crop;
+    expect(sproutDays).toEqual({ fewest: 14, usual: 21, most: 28 });
+    const steps = scheduled('potato', { method: 'setPlants', startOn: '2026-05-04' });
+    const up = step(steps, 'emerge');
+    expect(up.window).toEqual({ earliest: '2026-05-18', best: '2026-05-25', latest: '2026-06-01' });
+    expect(up.reasons.best).toEqual([{ code: 'sprouting', fewest: 14, most: 28, from: '2026-05-04' }]);
+    expect(up.overdueAfter).toBe('2026-06-15');
+  });
+
+  it('is not waited for through the winter, nor where it is set out as a plant', () => {
+    const garlic = scheduled('garlic', { method: 'setPlants', cropping: 'overwinter' });
+    expect(step(garlic, 'emerge')).toBeUndefined();
+    expect(step(scheduled('kale', { method: 'setPlants' }), 'emerge')).toBeUndefined();
+  });
+});
+
 /** Facts of the trade about a last frost of 10 May; common practice, no source (KNOWLEDGE 3). */
 describe('how hardy crops are', () => {
   it.each(['pea', 'spinach', 'lettuce', 'radish', 'onion', 'kale'])(

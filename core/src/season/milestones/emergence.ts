@@ -9,6 +9,8 @@ import type { MilestoneContext } from './context.ts';
 /** First thinning at about 1 in tall, the second at 2 to 3 in; days from emergence and from the first. From memory. */
 const THIN_DAYS = 12;
 const THIN_AGAIN_DAYS = 14;
+/** Days from emergence to the first true leaves, when seedlings in trays are snipped to one a cell. From memory. */
+const THIN_TRAYS_DAYS = 8;
 /** How much warmer or colder than usual the soil of a year may be, °C. From memory. */
 const SOIL_GIVE_C = 2.5;
 /** Past the expected span by half again, seed that is not up is suspect. Common practice, no source (KNOWLEDGE 3.5). */
@@ -59,6 +61,14 @@ export function emergence(
   if (up.on > expected.latest) return daysBetween(expected.latest, up.on);
   if (up.on < expected.earliest) return daysBetween(expected.earliest, up.on);
   return 0;
+}
+
+/** Seedlings in trays, where more than one was sown to a cell. @param up when they came up */
+export function thinningInTrays({ chain, plan }: MilestoneContext, up: Day): void {
+  const { seedsPerHole, inClumps } = plan.crop;
+  if (seedsPerHole < 2 || inClumps) return;
+  const reason: Reason = { code: 'thinTraysAfter', days: THIN_TRAYS_DAYS, from: up };
+  chain.add('thinTrays', about(addDays(up, THIN_TRAYS_DAYS), 3, 7), sameReason(reason));
 }
 
 /** One pass of thinning or two, after what came up last. */

@@ -3,7 +3,7 @@ import type { DaySpan } from '../../crops/index.ts';
 import type { Reason } from '../reason.ts';
 import { about, sameReason } from './chain.ts';
 import { type DatedWindow, type MilestoneContext, springAnchor } from './context.ts';
-import { emergence, emergenceAt } from './emergence.ts';
+import { emergence, emergenceAt, thinningInTrays } from './emergence.ts';
 import { hardeningDays } from './harden.ts';
 import type { BoundReasons } from './milestone.ts';
 
@@ -30,6 +30,7 @@ export function startedIndoors(context: MilestoneContext, outdoors: DatedWindow)
 
   const on = chain.fact('setOut') ?? setOut.best;
   const up = chain.steps.at(-1)!.on;
+  thinningInTrays(context, up);
   if (crop.potOnDays !== undefined) {
     const days = crop.potOnDays;
     const best = addDays(up, days);

@@ -7,6 +7,7 @@ export const milestoneKinds = [
   'support',
   'sow',
   'emerge',
+  'thinTrays',
   'potOn',
   'thin',
   'thinAgain',

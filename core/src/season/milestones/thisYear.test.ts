@@ -52,6 +52,28 @@ describe('a warm spring', () => {
     expect(movedBy(then, 'best')).toEqual([]);
   });
 
+  it('moves each end of a window by its own days, and keeps what else is said of it', () => {
+    const [then, now] = [sowing('carrot'), sowing('carrot', spot)];
+    for (const bound of ['earliest', 'best', 'latest'] as const) {
+      const days = daysBetween(then.window[bound], now.window[bound]);
+      expect(movedBy(now, bound), bound).toEqual(days === 0 ? [] : [days]);
+      // By how much it moved comes after what it stands on.
+      expect(now.reasons[bound][0]!.code, bound).not.toBe('thisYear');
+    }
+    expect(daysBetween(then.window.earliest, now.window.earliest)).not.toBe(0);
+  });
+
+  it('says nothing of a window that it does not move', () => {
+    // Set out when the nights are warm, weeks after what is known.
+    const late = (where: typeof usual) =>
+      step(computeMilestones(plan('sweet-potato', 2026, 'setPlants'), where), 'setOut');
+    const [then, now] = [late(usual), late(spot)];
+    for (const bound of ['earliest', 'best', 'latest'] as const) {
+      const days = daysBetween(then.window[bound], now.window[bound]);
+      expect(movedBy(now, bound), bound).toEqual(days === 0 ? [] : [days]);
+    }
+  });
+
   it('brings the first pick of what stands sooner', () => {
     const sown = { ...plan('pea'), startOn: '2026-04-10' };
     const picked = (almanac: typeof usual) => step(computeMilestones(sown, almanac), 'firstPick').on;

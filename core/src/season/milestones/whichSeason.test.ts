@@ -1,9 +1,16 @@
 import { describe, expect, it } from 'vitest';
 import { addDays } from '../../calendar/index.ts';
-import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import { almanacOf, climateOfFrosts, climateOfNormals } from '../../place/index.ts';
+import {
+  coldContinental,
+  coolOceanic,
+  humidSubtropical,
+  lowDesert,
+  type Region,
+} from '../regions/climates.ts';
 import { defaultRules } from '../rules.ts';
 import { almanac, plan } from '../testing.ts';
-import { computeMilestones, mayBegin, seasonToPlan } from './computeMilestones.ts';
+import { computeMilestones, mayBegin, ownCroppings, seasonToPlan } from './computeMilestones.ts';
 import { startOf } from './milestone.ts';
 
 const early = almanacOf(
@@ -12,6 +19,8 @@ const early = almanacOf(
 const south = almanacOf(
   climateOfFrosts({ latitude: -41, longitude: 174, lastFrost: '10-05', firstFrost: '05-01' }),
 );
+
+const desert = almanacOf(climateOfNormals(lowDesert.place, lowDesert.normals));
 
 describe('the day a planting begins', () => {
   it('lets a planting begin on any day of its season year, and on none of others', () => {
@@ -36,9 +45,59 @@ describe('the day a planting begins', () => {
     expect(mayBegin(tomato, early, defaultRules, earliest)).toBe(true);
     expect(mayBegin(tomato, early, defaultRules, '2025-12-31')).toBe(true);
     expect(mayBegin(tomato, early, defaultRules, addDays(earliest, -1))).toBe(false);
+    const { latest } = startOf(computeMilestones(tomato, early, defaultRules)!)!.window;
+    expect(latest >= '2026-01-01').toBe(true);
     // What somebody chose does not widen its own window.
     const chosen = { ...tomato, startOn: '2025-08-01' };
     expect(mayBegin(chosen, early, defaultRules, '2025-08-01')).toBe(false);
+  });
+
+  it('knows no window of what is not grown that way', () => {
+    const sown = plan('potato', { method: 'sowInPlace' });
+    expect(computeMilestones(sown, early, defaultRules)).toBeNull();
+    expect(mayBegin(sown, early, defaultRules, '2025-12-31')).toBe(false);
+    expect(mayBegin(sown, early, defaultRules, '2026-01-01')).toBe(true);
+    expect(seasonToPlan(sown, early, defaultRules, '2026-12-01')).toBe(2026);
+  });
+
+  it('reaches past the end of the season, to the last day of a window that does', () => {
+    const spinach = plan('spinach', { cropping: 'autumn' });
+    const { latest } = startOf(computeMilestones(spinach, desert, defaultRules)!)!.window;
+    expect(latest > '2026-12-31').toBe(true);
+    expect(mayBegin(spinach, desert, defaultRules, latest)).toBe(true);
+    expect(mayBegin(spinach, desert, defaultRules, addDays(latest, 1))).toBe(false);
+  });
+});
+
+// From memory of regional calendars: tomatoes have a fall crop in the humid South and none in the North; bush beans have one
+// inland, and none on a cool coast.
+describe('the parts of a season that a crop has of its own', () => {
+  const own = (
+    id: string,
+    { place, normals }: Region,
+    method: 'sowInPlace' | 'startIndoors' = 'sowInPlace',
+  ) => {
+    const { cropping: _, startOn: __, ...way } = plan(id, { method });
+    return ownCroppings(way, almanacOf(climateOfNormals(place, normals)), defaultRules);
+  };
+
+  it('are spring and fall where both are worth it', () => {
+    expect(own('tomato', humidSubtropical, 'startIndoors')).toEqual(['spring', 'autumn']);
+    expect(own('bush-bean', coldContinental)).toEqual(['spring', 'autumn']);
+    for (const id of ['lettuce', 'pea', 'radish', 'spinach'])
+      expect(own(id, coldContinental), id).toEqual(['spring', 'autumn']);
+  });
+
+  it('are spring alone where fall is the same season, or too short', () => {
+    expect(own('tomato', coldContinental, 'startIndoors')).toEqual(['spring']);
+    expect(own('tomato', coolOceanic, 'startIndoors')).toEqual(['spring']);
+    expect(own('bush-bean', coolOceanic)).toEqual(['spring']);
+  });
+
+  it('are those of its row where it has none of its own, or is not grown that way', () => {
+    const { cropping: _, startOn: __, ...way } = plan('potato', { method: 'sowInPlace' });
+    const { croppings } = way.crop;
+    expect(ownCroppings(way, almanac, defaultRules)).toEqual(croppings);
   });
 });
 

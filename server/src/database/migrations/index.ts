@@ -6,6 +6,7 @@ import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
+import { OwnWork1766000000000 } from './ownWork.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
 import { Trust1764600000000 } from './trust.ts';
 import { Words1764900000000 } from './words.ts';
@@ -23,4 +24,5 @@ export const migrations = [
   Climates1764800000000,
   Words1764900000000,
   DoneIsLogged1765000000000,
+  OwnWork1766000000000,
 ];

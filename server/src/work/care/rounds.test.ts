@@ -76,7 +76,33 @@ describe('rounds of care', () => {
     expect(await refused({ bedIds: [newId()] })).toEqual(['bedIds unknownBed']);
     expect(await refused({ until: '2026-05-01' })).toEqual(['until endsBeforeStart']);
     expect(await refused({ every: 0, span: 0 })).toEqual(['every atLeast', 'span atLeast']);
+    expect(await refused({ kind: 'other' })).toEqual(['title required']);
+    expect(await refused({ fewest: 4, most: 2 })).toEqual(['most fewerThanFewest']);
+    expect(await refused({ every: 7, monthly: true })).toEqual(['every oneRepeat']);
     expect(await refused({ kind: 'dig' })).toEqual([expect.stringContaining('kind')]);
+  });
+
+  it('may be anything in the garden’s own words, with whom and what it takes, and are logged so', async () => {
+    const own = { fewest: 2, most: 4, skill: 'irrigation', tools: ['oil can'] };
+    const id = await round({ ...own, kind: 'other', title: 'Oil the pump', bedIds: [], every: null });
+    const [task] = await tasksOf(id);
+    expect(task).toMatchObject({ kind: 'other', title: 'Oil the pump', own, minutes: 30 });
+    await garden.ok('markTask', { params: { id: task!.id }, body: { doneOn: '2026-05-20' } });
+    const { entries } = await garden.ok('entries', { query: { limit: 50 } });
+    expect(entries.find(({ taskId }) => taskId === task!.id)).toMatchObject({
+      ...{ kind: 'otherWork', note: 'Oil the pump', bedId: null },
+    });
+  });
+
+  it('come every month on the same weekday, and stay so when they are read again', async () => {
+    const id = await round({ first: '2026-05-23', every: null, monthly: true, span: 8 });
+    const days = (await tasksOf(id)).map(({ on }) => on);
+    // The fourth Saturdays.
+    expect(days.slice(0, 3)).toEqual(['2026-05-23', '2026-06-27', '2026-07-25']);
+    expect((await garden.ok('rounds')).find((one) => one.id === id)).toMatchObject({
+      monthly: true,
+      every: null,
+    });
   });
 
   it('are put into sessions by a rota, a bed being made ready before it is sown', async () => {
@@ -84,7 +110,7 @@ describe('rounds of care', () => {
     for (const { id, roundId } of rows)
       if (roundId) await garden.ask('markTask', { params: { id }, body: { doneOn: '2026-05-20' } });
     const ready = (await garden.bed({ name: 'To be made ready' })).id;
-    await garden.planting(ready, { startOn: '2026-05-22' });
+    await garden.planting(ready, { cropId: 'carrot', varietyId: 'early', startOn: '2026-05-22', length: 2 });
     const compost = await round({
       kind: 'compost',
       bedIds: [ready],
@@ -115,6 +141,6 @@ describe('rounds of care', () => {
     const tasks = await garden.ok('tasks', { query: { year: 2026 } });
     const sow = tasks.find(({ bedIds, kind }) => bedIds[0] === ready && kind === 'sow')!;
     const sown = order.indexOf(sow.id);
-    if (sown >= 0) expect(sown).toBeGreaterThan(placed);
+    expect(sown).toBeGreaterThan(placed);
   });
 });

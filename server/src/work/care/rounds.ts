@@ -44,6 +44,7 @@ function taskOf(
     varietyId: '',
     bedIds,
     kind: row.kind,
+    nth: 1,
     window: { earliest: on, best: on, latest },
     on,
     plants: 0,
@@ -51,9 +52,17 @@ function taskOf(
     rowLength: 0,
     area,
     note: row.note,
+    title: row.title,
+    own: ownNeeds(row),
     minutes: row.minutes ?? roundMinutes(row.kind, area),
     doneByLog: false,
   };
+}
+
+/** What the garden asks for a round, where it asks for something of its own. */
+function ownNeeds({ fewest, most, skill, tools }: RoundEntity): TaskView['own'] {
+  const asksNothing = fewest === null && most === null && skill === null && tools.length === 0;
+  return asksNothing ? null : { fewest, most, skill, tools };
 }
 
 export const roundRoutes: Pick<Handlers, 'rounds' | 'saveRound' | 'removeRound'> = {

@@ -4,6 +4,7 @@ import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
 import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import {
+  isBrief,
   lengthOf,
   paceOf,
   prerequisites,
@@ -108,7 +109,7 @@ export async function rotaGround(
       : []),
   ];
   const occurrences = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
-  const tasks = await taskViews(manager, garden, scheduled, occurrences, today);
+  const tasks = await taskViews(manager, garden, scheduled, occurrences, { today, until });
   await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));
@@ -119,8 +120,10 @@ export async function rotaGround(
   const plots = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
   const looksAfter = new Set(plots.map(({ bedId }) => bedId));
   const open = tasks.filter(
-    ({ id, bedIds, state, window }) =>
+    ({ id, kind, bedIds, state, window }) =>
       state !== 'done' &&
+      // Small things of every day are for whoever is there.
+      !isBrief(kind) &&
       !elsewhere.has(id) &&
       !(bedIds.length > 0 && bedIds.every((bedId) => looksAfter.has(bedId))) &&
       window.earliest <= until,
@@ -128,7 +131,7 @@ export async function rotaGround(
   await breathe();
   const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task) })));
   const rotaTasks = open.map((task): RotaTask => {
-    const { sky, ...needs } = workNeeds(task.kind);
+    const { sky, ...needs } = workNeeds(task);
     // What is late may be done on any day, and should be soon.
     const isLate = task.window.latest < from;
     return {

@@ -15,6 +15,8 @@ interface Work {
   plantingId: string | null;
   cropId: string;
   bedIds: readonly string[];
+  /** a round's own words for what it is */
+  title: string;
 }
 
 /** What was done of it. */
@@ -69,7 +71,8 @@ const blank: Pick<EntryEntity, 'amountValue' | 'amountUnit' | 'grams' | 'destina
   note: '',
 };
 
-const of = ({ id, plantingId, cropId }: Work, bedId: string | null) => ({
+const of = ({ id, plantingId, cropId, title }: Work, bedId: string | null) => ({
+  note: title,
   taskId: id,
   plantingId,
   cropId: cropId || null,

@@ -1,7 +1,15 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day } from '@unity-acre/core/calendar';
+import { daysOfWork } from '@unity-acre/core/log';
 import { dayInSeason } from '@unity-acre/core/place';
-import { occurrenceParts, taskParts, taskState, tasksFor } from '@unity-acre/core/work';
+import {
+  occurrenceParts,
+  type TaskKind,
+  taskParts,
+  taskState,
+  tasksFor,
+  type Wanted,
+} from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../../database/store.ts';
 import { breathe } from '../../heavy/breathe.ts';
@@ -27,8 +35,14 @@ import { paceOfGarden } from './paceOfGarden.ts';
 /** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
 type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'share' | 'sessionId'>;
 
-function plantingTasks({ row, steps, amounts, season }: PlantingSchedule): Undecided[] {
-  return tasksFor(row.id, row.method, steps, amounts, season).map((task) => ({
+function plantingTasks(
+  { row, logged, ...scheduled }: PlantingSchedule,
+  ahead: Ahead,
+  kept: readonly string[],
+): Undecided[] {
+  const { id, method } = row;
+  const loggedOn = (kind: TaskKind) => daysOfWork(logged, kind);
+  return tasksFor({ ...scheduled, id, method, loggedOn }, ahead, kept).map((task) => ({
     ...task,
     roundId: null,
     cropId: row.cropId,
@@ -36,17 +50,43 @@ function plantingTasks({ row, steps, amounts, season }: PlantingSchedule): Undec
     bedIds: [row.bedId],
     area: 0,
     note: '',
+    title: '',
+    own: null,
   }));
 }
 
-/** The tasks of computed plantings and of rounds, with the ticks made by hand and the sessions that have taken them up. */
+/** Ids of tasks by the planting they follow from. */
+function byPlanting(ids: readonly string[]): Map<string, string[]> {
+  const kept = new Map<string, string[]>();
+  for (const id of new Set(ids)) {
+    const plantingId = id.slice(0, id.indexOf('.'));
+    const known = kept.get(plantingId);
+    if (known) known.push(id);
+    else kept.set(plantingId, [id]);
+  }
+  return kept;
+}
+
+/** The days that are looked ahead to. */
+type Ahead = Pick<Wanted, 'today' | 'until'>;
+
+/** What comes round at a planting is listed so many days ahead. */
+export const LISTED_AHEAD = 21;
+
+/**
+ * The tasks of computed plantings and of rounds, with the ticks made by hand and the sessions that have taken them up.
+ * @param ahead the days for which what comes round at a planting is wanted; what was marked or stands in a session is given too
+ * @param wantedId a task that is asked for by its id, whatever its day
+ */
 export async function taskViews(
   manager: EntityManager,
   garden: GardenEntity,
   scheduled: readonly PlantingSchedule[],
   occurrences: readonly Undecided[],
-  today: Day,
+  ahead: Ahead,
+  wantedId: string | null = null,
 ): Promise<TaskView[]> {
+  const { today } = ahead;
   const marks = new Map(
     (await manager.findBy(taskMarks, { gardenId: garden.id })).map((mark) => [mark.id, mark]),
   );
@@ -56,6 +96,7 @@ export async function taskViews(
     ),
   );
   const pace = await paceOfGarden(manager, garden.id);
+  const kept = byPlanting([...marks.keys(), ...inSession.keys(), ...(wantedId === null ? [] : [wantedId])]);
   const viewOf = (task: Undecided, suspectAfter: Day | null): TaskView => {
     const { doneOn = null, share = null } = marks.get(task.id) ?? {};
     return {
@@ -74,11 +115,14 @@ export async function taskViews(
   const views = occurrences.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
   for (const one of scheduled) {
     const suspectAfter = overdueAfter(one);
-    for (const task of plantingTasks(one)) views.push(viewOf(task, suspectAfter));
+    for (const task of plantingTasks(one, ahead, kept.get(one.row.id) ?? []))
+      views.push(viewOf(task, suspectAfter));
     await breathe();
   }
   return views.sort((a, b) => inOrder(a.on, b.on) || inOrder(a.id, b.id));
 }
+
+const aheadOf = (today: Day): Ahead => ({ today, until: addDays(today, LISTED_AHEAD) });
 
 /** The occurrences of rounds in a season. */
 const occurrencesOfYear = (manager: EntityManager, garden: GardenEntity, year: number) =>
@@ -104,14 +148,15 @@ export async function oneTask(
     garden,
     row ? await schedulesOf(manager, garden, [row], today, parts.season ?? undefined) : [],
     occurrence ? await roundTasks(manager, garden.id, occurrence.on, occurrence.on) : [],
-    today,
+    { today, until: today },
+    id,
   );
   const task = views.find((view) => view.id === id);
   if (!task) throw new Refusal('notFound');
   return task;
 }
 
-export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
+export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask' | 'markTasks'> = {
   tasks: standing('tasks', {
     rooms: [...SEASON_ROOMS, 'work'],
     gather: async ({ store, member: { garden }, query }) =>
@@ -120,7 +165,7 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
         garden,
         await schedulesOfYear(store.manager, garden, query.year, todayIn(garden, store.clock)),
         await occurrencesOfYear(store.manager, garden, query.year),
-        todayIn(garden, store.clock),
+        aheadOf(todayIn(garden, store.clock)),
       ),
     finish: (tasks) => tasks,
   }),
@@ -134,6 +179,23 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask'> = {
       const today = todayIn(garden, store.clock);
       await markDone(writing, task, done, body.at, { personId: person.id, today, now });
       return oneTask({ ...store, manager: writing.manager }, garden, task.id);
+    });
+  },
+
+  markTasks: async ({ store, member: { garden, person }, body, change }) => {
+    const { doneOn, at } = body;
+    const taskIds = [...new Set(body.taskIds)];
+    const before: TaskView[] = [];
+    for (const id of taskIds) before.push(await oneTask(store, garden, id));
+    return change(doneOn ? 'task.done' : 'task.reopened', before[0]!.kind, async (writing) => {
+      const done = doneOn === null ? null : { on: doneOn, share: 1, minutes: null, people: [] };
+      const by = { personId: person.id, today: todayIn(garden, store.clock), now: store.clock.now() };
+      const after: TaskView[] = [];
+      for (const task of before) {
+        await markDone(writing, task, done, at, by);
+        after.push(await oneTask({ ...store, manager: writing.manager }, garden, task.id));
+      }
+      return after;
     });
   },
 };

@@ -14,7 +14,7 @@ export function BringList({ tasks, session }: { tasks: TaskView[]; session: Sess
   const tools = new Map<string, number>();
   const goods: string[] = [];
   for (const task of tasks) {
-    const { tools: asked, fewest } = workNeeds(task.kind);
+    const { tools: asked, fewest } = workNeeds(task);
     const crew = session.crews.find(({ taskId }) => taskId === task.id)?.members.length ?? 0;
     for (const { tool, per } of asked) {
       // One after another, tasks use the same tools: the most at one time is what is fetched.

@@ -7,7 +7,6 @@ import {
   roundRow,
   type TaskKind,
   taskRow,
-  type WorkKind,
   workNeeds,
 } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
@@ -41,7 +40,7 @@ function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
         </p>
       )}
       {task.note && <p>{task.note}</p>}
-      <Asked kind={kind} />
+      <Asked task={task} />
       {caution && <p className="border-blossom border-l-4 pl-2">{caution}</p>}
       <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
     </div>
@@ -49,10 +48,10 @@ function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
 }
 
 /** Tools, how many at the least, what it asks of a body and what one has to have learnt, and under which sky. */
-function Asked({ kind }: { kind: WorkKind }) {
+function Asked({ task }: { task: TaskView }) {
   const { t } = useTranslation(['day', 'people']);
   const toolName = useToolName();
-  const needs = workNeeds(kind);
+  const needs = workNeeds(task);
   const tools = needs.tools.map(({ tool, per }) =>
     per === 'person' ? t('day:card.each', { tool: toolName(tool) }) : toolName(tool),
   );
@@ -117,7 +116,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
       <div className="min-w-0">
         <p>{facts.join(', ')}</p>
         {how.length > 0 && <p>{how.join(' ')}</p>}
-        <Asked kind={kind} />
+        <Asked task={task} />
         {crop.cautions.map((caution) => (
           <p key={caution} className="border-blossom border-l-4 pl-2">
             {t(`season:caution.${caution}`)}

@@ -1,5 +1,6 @@
 import type { Person } from '@unity-acre/contract/crew';
 import type { Session, TaskView } from '@unity-acre/contract/work';
+import { withBriefTogether } from '@unity-acre/core/work';
 import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -8,6 +9,7 @@ import { datesAlone, useBothSeasons, useHere, useLeads, useList, useLive } from 
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { BriefRow } from '../BriefRow.tsx';
 import { BringList, WorkCard } from '../cards/index.ts';
 import { useSessionsWith } from '../sessions/index.ts';
 import { DayMap } from './DayMap.tsx';
@@ -75,6 +77,10 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
   const session = withMarks(asRead, waiting);
   const mayMark = leads || session.leadId === personId;
   const own = session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []);
+  // Small things of the day are for whoever is there.
+  const { brief } = withBriefTogether(
+    tasks.filter(({ on, sessionId }) => on === session.on && sessionId === null),
+  );
   const bedIds = [...new Set(own.flatMap((task) => task.bedIds))];
   return (
     // On paper all of a usual session stands on one page.
@@ -122,6 +128,16 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
               />
             ))}
           </ol>
+          {brief.length > 0 && (
+            <>
+              <h3 className="mt-4">{t('daily')}</h3>
+              <ul>
+                {brief.map((work) => (
+                  <BriefRow key={work.kind} work={work} />
+                ))}
+              </ul>
+            </>
+          )}
           <p className="mt-4 border-blossom border-l-4 bg-straw-soft px-3 py-1.5 text-sm">{t('safety')}</p>
         </section>
         {bedIds.length > 0 && <DayMap bedIds={bedIds} />}

@@ -1,5 +1,6 @@
 import { type Session, sessionInput, type TaskView } from '@unity-acre/contract/work';
 import { addDays, weekday } from '@unity-acre/core/calendar';
+import { isBrief } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -36,6 +37,9 @@ interface Props {
 
 /** A session is repeated so often at most. */
 const MOST_REPEATED = 52;
+
+/** So long after its window a task is still offered, days. */
+const LATE_DAYS = 14;
 
 /** The same weekday from a day to another, the first in any case. */
 function weeklyDays(on: string, until: string): string[] {
@@ -128,7 +132,9 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
   const fitting = tasks.filter(
     (task) =>
       chosen.includes(task.id) ||
-      (task.state !== 'done' && task.window.earliest <= on && addDays(task.window.latest, 14) >= on),
+      (task.state !== 'done' &&
+        task.window.earliest <= on &&
+        addDays(task.window.latest, isBrief(task.kind) ? 0 : LATE_DAYS) >= on),
   );
   return (
     <FormSheet

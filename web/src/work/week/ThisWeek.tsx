@@ -1,7 +1,7 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
-import { standsTender } from '@unity-acre/core/work';
+import { standsTender, withBriefTogether } from '@unity-acre/core/work';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -19,6 +19,7 @@ import {
 } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { BriefRow } from '../BriefRow.tsx';
 import { SessionRow, useSessions } from '../sessions/index.ts';
 import { TaskRow } from '../TaskRow.tsx';
 import { WeatherStrip } from './WeatherStrip.tsx';
@@ -105,6 +106,7 @@ function Answers({
       task.sessionId === null &&
       task.window.earliest <= until,
   );
+  const { single, brief } = withBriefTogether(open);
   const late = open.filter((task) => task.state === 'late').length;
   return (
     <>
@@ -130,7 +132,7 @@ function Answers({
           <WeatherStrip />
         </div>
         <section className="furrow">
-          <h2>{t('untaken', { n: open.length })}</h2>
+          <h2>{t('untaken', { n: single.length + brief.length })}</h2>
           <p className="text-ink-soft text-sm">
             {open.length === 0 ? t('allTaken') : late > 0 ? t('lateOnes', { n: late }) : t('untakenHint')}
           </p>
@@ -142,7 +144,10 @@ function Answers({
             </Bare>
           )}
           <ul className="mt-1">
-            {open.slice(0, 30).map((task) => (
+            {brief.map((work) => (
+              <BriefRow key={`${work.kind} ${work.on}`} work={work} />
+            ))}
+            {single.slice(0, 30).map((task) => (
               <TaskRow key={task.id} task={task}>
                 {leads && (
                   <Link
@@ -155,8 +160,8 @@ function Answers({
               </TaskRow>
             ))}
           </ul>
-          {open.length > 30 && (
-            <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: open.length - 30 })}</p>
+          {single.length > 30 && (
+            <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: single.length - 30 })}</p>
           )}
         </section>
       </div>

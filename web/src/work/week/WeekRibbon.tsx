@@ -1,5 +1,6 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day, weekday } from '@unity-acre/core/calendar';
+import { withBriefTogether } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useHere } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -18,7 +19,10 @@ export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Ses
     >
       {days.map((day) => {
         const meeting = sessions.filter(({ on, state }) => on === day && state === 'called');
-        const planned = tasks.filter((task) => task.on === day && task.state !== 'done').length;
+        const { single, brief } = withBriefTogether(
+          tasks.filter((task) => task.on === day && task.state !== 'done'),
+        );
+        const planned = single.length + brief.length;
         const today = day === garden.today;
         return (
           <li

@@ -1,0 +1,29 @@
+import type { Day } from '../calendar/index.ts';
+import { taskRow } from './taskKinds.ts';
+import { isRoundKind, type WorkKind } from './workKind.ts';
+
+/** Whether work is a few minutes of every day, which is not planned one by one. */
+export const isBrief = (kind: WorkKind): boolean => !isRoundKind(kind) && taskRow(kind).isBrief;
+
+/** Small things of one kind on one day, which are one line in a list. */
+export interface BriefWork<Task> {
+  kind: WorkKind;
+  on: Day;
+  tasks: Task[];
+}
+
+/** Tasks for a list: those that stand by themselves, and the small things of a day put together, each in their order. */
+export function withBriefTogether<Task extends { kind: WorkKind; on: Day }>(
+  tasks: readonly Task[],
+): { single: Task[]; brief: BriefWork<Task>[] } {
+  const single = tasks.filter(({ kind }) => !isBrief(kind));
+  const brief = new Map<string, BriefWork<Task>>();
+  for (const task of tasks) {
+    const { kind, on } = task;
+    if (!isBrief(kind)) continue;
+    const known = brief.get(`${kind} ${on}`);
+    if (known) known.tasks.push(task);
+    else brief.set(`${kind} ${on}`, { kind, on, tasks: [task] });
+  }
+  return { single, brief: [...brief.values()] };
+}
