@@ -1,4 +1,5 @@
 export * from './brief.ts';
+export * from './due.ts';
 export * from './frostCover.ts';
 export { BEGINNER, CHILD, type Needs, type OwnNeeds, PRACTISED, paceOf, type SkyWanted } from './needs.ts';
 export * from './ownPace.ts';
@@ -7,6 +8,7 @@ export * from './recurrence.ts';
 export * from './rota/index.ts';
 export * from './round.ts';
 export * from './roundKinds.ts';
+export * from './spacing.ts';
 export * from './task.ts';
 export * from './taskKinds.ts';
 export * from './workKind.ts';

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { type OrderedWork, prerequisites } from './prerequisites.ts';
+import { inNaturalOrder, type OrderedWork, prerequisites } from './prerequisites.ts';
+import { type TaskKind, taskKinds, taskRow } from './taskKinds.ts';
 import { type WorkKind, workKinds } from './workKind.ts';
 
 const work = (kind: WorkKind, over: Partial<OrderedWork> = {}): OrderedWork => ({
-  ...{ id: kind, kind, planting: 'peas 2026', bedIds: ['bed 7'], on: '2026-05-20' },
+  ...{ id: kind, kind, nth: 1, planting: 'peas 2026', bedIds: ['bed 7'], on: '2026-05-20' },
   ...over,
 });
 /** What a sowing of peas in bed 7 on 20 May waits for, of each kind of work. */
@@ -35,9 +36,75 @@ describe('a sowing waits for', () => {
   });
 });
 
-it('is asked for by what goes into the ground alone', () => {
+it('is asked for in a bed by what goes into the ground alone', () => {
   const waiting = workKinds.filter((kind) =>
-    prerequisites([work('loosen'), work(kind, { id: 'it' })]).has('it'),
+    prerequisites([work('loosen', { planting: null }), work(kind, { id: 'it' })]).has('it'),
   );
   expect(waiting).toEqual(['sow', 'setOut']);
+});
+
+// Common practice, no source.
+describe('the work on one planting', () => {
+  const before = (kind: TaskKind) =>
+    (prerequisites(taskKinds.map((one) => work(one))).get(kind) ?? []).sort();
+
+  it.each<[TaskKind, TaskKind[]]>([
+    ['sow', ['support']],
+    ['setOut', ['potOn', 'support']],
+    ['hardenOff', ['potOn']],
+    ['potOn', ['startIndoors', 'thinTrays']],
+    ['netOn', ['setOut', 'sow']],
+    ['cover', ['setOut', 'sow']],
+    ['thin', ['sow']],
+    ['thinAgain', ['thin']],
+    ['netOff', ['netOn']],
+    ['pick', ['netOff', 'setOut', 'sow']],
+    ['clear', ['pick']],
+    ['startIndoors', []],
+    ['support', []],
+  ])('does %s after %j', (kind, expected) => {
+    expect(before(kind)).toEqual(expected);
+  });
+
+  it('waits for work on the same planting alone', () => {
+    const other = work('sow', { id: 'other', planting: 'peas 2027' });
+    expect(prerequisites([other, work('netOn')]).has('netOn')).toBe(false);
+    expect(prerequisites([work('sow', { planting: null }), work('netOn', { planting: null })]).size).toBe(0);
+  });
+
+  it('takes one time of what comes round after the other', () => {
+    const times = [3, 1, 2].map((nth) => work('pick', { id: `pick ${nth}`, nth }));
+    const after = prerequisites([work('sow'), ...times]);
+    expect(after.get('pick 1')).toEqual(['sow']);
+    expect(after.get('pick 2')).toEqual(['pick 1']);
+    expect(after.get('pick 3')).toEqual(['pick 2']);
+  });
+
+  it('names kinds that there are, and never goes round in a circle', () => {
+    for (const kind of taskKinds) {
+      const met = new Set<string>();
+      const visit = (one: string): void => {
+        expect(taskKinds, kind).toContain(one);
+        expect(one === kind && met.size > 0, kind).toBe(false);
+        if (met.has(one)) return;
+        met.add(one);
+        for (const next of taskRow(one as TaskKind).follows) visit(next);
+      };
+      visit(kind);
+    }
+  });
+});
+
+it('puts work in its natural order, and leaves the rest where it stood', () => {
+  const list = [
+    work('netOn'),
+    work('weed', { planting: null }),
+    work('sow'),
+    work('thin', { id: 'of other', planting: 'carrots 2026' }),
+    work('support'),
+    work('loosen', { planting: null }),
+  ];
+  expect(inNaturalOrder(list).map(({ id }) => id)).toEqual([
+    ...['support', 'loosen', 'sow', 'netOn', 'weed', 'of other'],
+  ]);
 });

@@ -7,6 +7,8 @@ import { isRoundKind, type WorkKind } from './workKind.ts';
 export interface OrderedWork {
   id: string;
   kind: WorkKind;
+  /** the how manieth time of what comes round, 1 for the first */
+  nth: number;
   /** the planting and its season; null for a round */
   planting: string | null;
   bedIds: readonly string[];
@@ -14,30 +16,50 @@ export interface OrderedWork {
 }
 
 /**
- * What each piece of work has to wait for, by id: a bed is made ready before it is sown or planted, and supports stand before
- * seed is in the ground. The other steps of a planting have their order from their windows. What waits for nothing is not in it.
+ * What each piece of work has to wait for, by id: a bed is made ready before it is sown or planted, supports stand before
+ * seed is in the ground, a net goes over what is sown or set out, and so on through a planting's course; one time of what
+ * comes round waits for the one before. What waits for nothing is not in it.
  * A bed that is made ready after the day of the sowing is made ready for another one.
  */
 export function prerequisites(work: readonly OrderedWork[]): Map<string, string[]> {
-  const supports = new Map<string, OrderedWork[]>();
+  const ofPlanting = new Map<string, OrderedWork[]>();
   const preparing = new Map<string, OrderedWork[]>();
-  const add = (to: Map<string, OrderedWork[]>, key: string, one: OrderedWork) =>
-    to.set(key, [...(to.get(key) ?? []), one]);
+  const add = (to: Map<string, OrderedWork[]>, key: string, one: OrderedWork) => {
+    const known = to.get(key);
+    if (known) known.push(one);
+    else to.set(key, [one]);
+  };
   for (const one of work) {
     if (isRoundKind(one.kind)) {
       if (roundRow(one.kind).preparesBed) for (const bedId of one.bedIds) add(preparing, bedId, one);
-    } else if (taskRow(one.kind).isBeforePlanting && one.planting !== null) {
-      add(supports, one.planting, one);
-    }
+    } else if (one.planting !== null) add(ofPlanting, one.planting, one);
   }
   const after = new Map<string, string[]>();
-  for (const { id, kind, planting, bedIds, on } of work) {
-    if (isRoundKind(kind) || !taskRow(kind).isPlanting) continue;
-    const before = [
-      ...(planting === null ? [] : (supports.get(planting) ?? [])),
-      ...bedIds.flatMap((bedId) => (preparing.get(bedId) ?? []).filter((ready) => ready.on <= on)),
-    ];
-    if (before.length > 0) after.set(id, [...new Set(before.map((one) => one.id))]);
+  for (const one of work) {
+    if (isRoundKind(one.kind)) continue;
+    const { follows, isPlanting } = taskRow(one.kind);
+    const same = one.planting === null ? [] : (ofPlanting.get(one.planting) ?? []);
+    const before = same.filter(({ kind, nth }) =>
+      one.nth === 1 ? nth === 1 && follows.includes(kind) : kind === one.kind && nth === one.nth - 1,
+    );
+    if (isPlanting)
+      for (const bedId of one.bedIds)
+        before.push(...(preparing.get(bedId) ?? []).filter((ready) => ready.on <= one.on));
+    if (before.length > 0) after.set(one.id, [...new Set(before.map(({ id }) => id))]);
   }
   return after;
+}
+
+/** Work in the order in which it is done: what waits for something after it, and the rest where it stood. */
+export function inNaturalOrder<Work extends OrderedWork>(work: readonly Work[]): Work[] {
+  const after = prerequisites(work);
+  const byId = new Map(work.map((one) => [one.id, one]));
+  const ordered = new Set<Work>();
+  const visit = (one: Work): void => {
+    if (ordered.has(one)) return;
+    for (const id of after.get(one.id) ?? []) visit(byId.get(id)!);
+    ordered.add(one);
+  };
+  for (const one of work) visit(one);
+  return [...ordered];
 }

@@ -71,6 +71,12 @@ export function taskParts(
   };
 }
 
+/** The planting and the season that a task is of: what is put in order together; null for a round. */
+export function plantingOf(id: string): string | null {
+  const parts = taskParts(id);
+  return parts && `${parts.plantingId} ${parts.season ?? ''}`;
+}
+
 /** A planting, as far as work follows from it. */
 export interface PlantingAtWork extends RecurringPlanting {
   id: string;

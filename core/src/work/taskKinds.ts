@@ -41,8 +41,8 @@ export interface TaskRow {
   card: TaskCard;
   /** true where it puts seed or plants in a bed that has to be made ready before */
   isPlanting: boolean;
-  /** true where it has to stand before seed or plants go in */
-  isBeforePlanting: boolean;
+  /** work on the same planting that comes before it, where there is any */
+  follows: readonly string[];
   /** true where there is nothing to do as long as nothing is up */
   waitsForEmergence: boolean;
   /** true for a few minutes' work of every day: what there is of it on a day stands in lists as one line */
@@ -56,7 +56,7 @@ const plain = {
   recurrence: null,
   card: alongRow,
   isPlanting: false,
-  isBeforePlanting: false,
+  follows: [],
   waitsForEmergence: false,
   isBrief: false,
 } as const;
@@ -93,6 +93,7 @@ export const taskRows = {
     ...plain,
     step: 'thinTrays',
     needs: { ...anybody, most: 4, skill: 'seedlings' },
+    follows: ['startIndoors'],
     pace: { fixed: 3, perPlant: 0.1, perMetre: 0 },
     card: inTrays,
     waitsForEmergence: true,
@@ -101,6 +102,7 @@ export const taskRows = {
     ...plain,
     step: 'potOn',
     needs: { ...anybody, most: 4, skill: 'seedlings' },
+    follows: ['startIndoors', 'thinTrays'],
     pace: { fixed: 5, perPlant: 0.4, perMetre: 0 },
     card: inTrays,
   },
@@ -118,7 +120,6 @@ export const taskRows = {
       sky: 'dry',
     },
     pace: { fixed: 5, perPlant: 0, perMetre: 2.5 },
-    isBeforePlanting: true,
   },
   sow: {
     ...plain,
@@ -131,17 +132,19 @@ export const taskRows = {
       sky: 'dry',
       critical: true,
     },
+    follows: ['support'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1.2 },
     card: { amount: 'seeds', isBrought: true, hasRow: true, hasSpacing: true, depth: 'sowing' },
     isPlanting: true,
   },
-  thin: { ...thinning, step: 'thin' },
-  thinAgain: { ...thinning, step: 'thinAgain' },
+  thin: { ...thinning, step: 'thin', follows: ['sow'] },
+  thinAgain: { ...thinning, step: 'thinAgain', follows: ['thin'] },
   hardenOff: {
     ...plain,
     step: 'hardenOff',
     recurrence: { from: ['hardenOff'], until: 'setOut', every: 'day' },
     needs: { ...anybody, most: 2, strains: ['lifting'], critical: true },
+    follows: ['potOn'],
     pace: { fixed: 10, perPlant: 0, perMetre: 0 },
     card: inTrays,
     isBrief: true,
@@ -158,6 +161,7 @@ export const taskRows = {
       sky: 'overcast',
       critical: true,
     },
+    follows: ['support', 'potOn'],
     pace: { fixed: 3, perPlant: 0.2, perMetre: 0 },
     card: { amount: 'plants', isBrought: true, hasRow: true, hasSpacing: true, depth: 'setOut' },
     isPlanting: true,
@@ -166,18 +170,21 @@ export const taskRows = {
     ...plain,
     step: 'netOn',
     needs: { ...anybody, fewest: 2, most: 4, sky: 'dry' },
+    follows: ['sow', 'setOut'],
     pace: { fixed: 5, perPlant: 0, perMetre: 2 },
   },
   cover: {
     ...plain,
     step: 'cover',
     needs: { ...anybody, fewest: 2, most: 6, critical: true },
+    follows: ['sow', 'setOut'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1.5 },
   },
   mulch: {
     ...plain,
     step: 'mulch',
     needs: { ...anybody, most: 5, strains: ['lifting'], tools: one('barrow') },
+    follows: ['sow', 'setOut', 'thin', 'thinAgain'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1 },
   },
   feed: {
@@ -185,12 +192,14 @@ export const taskRows = {
     step: 'feed',
     recurrence: { from: ['feed'], until: 'lastPick', every: 'feeding' },
     needs: { ...anybody, most: 2 },
+    follows: ['sow', 'setOut'],
     pace: { fixed: 3, perPlant: 0, perMetre: 0.8 },
   },
   netOff: {
     ...plain,
     step: 'netOff',
     needs: { ...anybody, fewest: 2, most: 4 },
+    follows: ['netOn'],
     pace: { fixed: 5, perPlant: 0, perMetre: 0.8 },
   },
   pick: {
@@ -198,6 +207,7 @@ export const taskRows = {
     step: 'firstPick',
     recurrence: { from: ['firstPick'], until: 'lastPick', every: 'picking' },
     needs: { ...anybody, most: 5, strains: ['kneeling'], critical: true },
+    follows: ['sow', 'setOut', 'netOff'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1 },
   },
   clear: {
@@ -211,6 +221,7 @@ export const taskRows = {
       adultsOnly: true,
       tools: one('barrow', 'fork'),
     },
+    follows: ['pick'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1.5 },
   },
 } as const satisfies Record<string, TaskRow>;

@@ -8,6 +8,7 @@ import { useCatalogue } from '../crops/catalogue.ts';
 import { useHere, useLeads, useWrite } from '../garden/index.ts';
 import { Button } from '../kit/controls/index.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
+import { GoodUntil } from './GoodUntil.tsx';
 import { useTaskSentence } from './sentence.ts';
 
 /** Days before and after today that a task's window is drawn over. */
@@ -44,6 +45,7 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
           {task.state === 'late' && <strong className="text-beet">{t('state.late')}</strong>}
           {task.state === 'done' && <strong className="text-leaf">{t('state.done')}</strong>}
           {task.share !== null && <strong>{t('partDone', { percent: Math.round(task.share * 100) })}</strong>}
+          <GoodUntil task={task} />
           <span className="mr-auto">{t('minutes', { minutes: task.minutes })}</span>
           {children}
           {leads && (task.doneOn !== null || !task.doneByLog) && (

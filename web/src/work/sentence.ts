@@ -1,8 +1,8 @@
 import type { TaskView } from '@unity-acre/contract/work';
-import { type BriefWork, isRoundKind, taskRow } from '@unity-acre/core/work';
+import { type BriefWork, dueOf, isRoundKind, taskRow } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
-import { useList, useMeasure } from '../garden/index.ts';
+import { useHere, useList, useMeasure } from '../garden/index.ts';
 import { useDates } from '../kit/dates.ts';
 
 type RecurringKind = 'pick' | 'feed' | 'hardenOff';
@@ -16,6 +16,7 @@ export function useTaskSentence(): (task: TaskView) => string {
   const dates = useDates();
   const names = useCropNames();
   const { length, number } = useMeasure();
+  const { garden } = useHere();
   const beds = useList('beds');
   const where = (bedIds: readonly string[]) => {
     const known = bedIds.flatMap((id) => beds.data?.find((bed) => bed.id === id)?.name ?? []);
@@ -26,7 +27,7 @@ export function useTaskSentence(): (task: TaskView) => string {
   return (task) => {
     const { kind } = task;
     const bed = where(task.bedIds);
-    const by = dates.short(task.window.latest);
+    const by = dates.short(dueOf(task, garden.today).by);
     // What comes round is told otherwise after its first time.
     const isAgain = !isRoundKind(kind) && taskRow(kind).step !== null && task.nth > 1;
     const key = task.title

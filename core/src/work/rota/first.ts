@@ -72,8 +72,8 @@ export function firstRota(model: Choices): Rota {
     const before = task.after.filter((id) => waiting.has(id)).map((id) => placedIn.get(id));
     if (before.includes(undefined)) return false;
     let best: { filling: Filling; more: RotaPerson[]; burden: number } | null = null;
-    // What others wait for as soon as it can be, the rest near its best day.
-    const aim: Day = awaited.has(task.id) ? task.earliest : task.best;
+    // Near its best day, but no later than what waits for it can wait.
+    const aim: Day = earlierOf(task.best, urgency.get(task.id)!.latest);
     const off = ({ on }: RotaSession) =>
       Math.abs(daysBetween(on, aim)) + (task.poorSky.includes(on) ? POOR_SKY_DAYS : 0);
     const options = [...(optionsOf.get(task) ?? [])].sort((a, b) => off(a) - off(b));

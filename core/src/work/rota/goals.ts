@@ -1,3 +1,4 @@
+import { daysBetween } from '../../calendar/index.ts';
 import type { LinearGoal, Mip } from '../../solving/index.ts';
 import type { RotaModel } from './model.ts';
 import type { RotaProblem } from './problem.ts';
@@ -6,7 +7,16 @@ type Term = [column: number, times: number];
 const any = Number.POSITIVE_INFINITY;
 
 /** The ends of a rota, the greatest first; none gives way to those after it. */
-export const goalNames = ['critical', 'minutes', 'sky', 'shortfall', 'spread', 'together', 'kept'] as const;
+export const goalNames = [
+  'critical',
+  'minutes',
+  'sky',
+  'shortfall',
+  'spread',
+  'together',
+  'kept',
+  'timely',
+] as const;
 export type GoalName = (typeof goalNames)[number];
 
 /** What is repaired keeps promises before it does more work. */
@@ -18,6 +28,7 @@ const repairOrder: readonly GoalName[] = [
   'shortfall',
   'spread',
   'together',
+  'timely',
 ];
 
 /** The goals in the order in which they are reached. */
@@ -51,6 +62,15 @@ export function workGoalsOf(places: RotaModel['places']): LinearGoal<GoalName>[]
       whole: true,
     },
   ];
+}
+
+/** The goal of doing work near its best day: days off it, of all tasks together. */
+export function timelyGoalOf(places: RotaModel['places']): LinearGoal<GoalName> {
+  const offs = places.map(({ task, session, column }): Term => {
+    return [column, -Math.abs(daysBetween(task.best, session.on))];
+  });
+  const terms = offs.filter(([, off]) => off !== 0);
+  return { name: 'timely', terms, most: 0, least: terms.reduce((sum, [, off]) => sum + off, 0), whole: true };
 }
 
 /** The goal of leaving what was promised as it is. */

@@ -14,7 +14,7 @@ import {
   weekOf,
   workedMinutes,
 } from './eligible.ts';
-import { type GoalName, goalOrder, peopleGoalsOf, workGoalsOf } from './goals.ts';
+import { type GoalName, goalOrder, peopleGoalsOf, timelyGoalOf, workGoalsOf } from './goals.ts';
 import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
 import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
@@ -119,7 +119,7 @@ export function rotaModel(
   for (const own of seatsBy.values()) personRows(mip, own);
   guardianRows(mip, seats);
   const { goals: ofPeople, followers } = peopleGoalsOf(problem, mip, seats, seatsBy);
-  const goals = [...workGoalsOf(places), ...ofPeople];
+  const goals = [...workGoalsOf(places), ...ofPeople, timelyGoalOf(places)];
   return {
     ...choices,
     mip,

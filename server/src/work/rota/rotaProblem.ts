@@ -7,12 +7,13 @@ import {
   isBrief,
   lengthOf,
   paceOf,
+  plantingOf,
   prerequisites,
   type RotaPerson,
   type RotaProblem,
   type RotaSession,
   type RotaTask,
-  taskParts,
+  spacedWindows,
   workNeeds,
 } from '@unity-acre/core/work';
 import { Between, type EntityManager, IsNull } from 'typeorm';
@@ -129,22 +130,27 @@ export async function rotaGround(
       window.earliest <= until,
   );
   await breathe();
-  const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task) })));
+  const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task.id) })));
+  const windows = spacedWindows(
+    open.map((task) => ({ ...task, series: seriesOf(task) })),
+    from,
+  );
   const rotaTasks = open.map((task): RotaTask => {
     const { sky, ...needs } = workNeeds(task);
+    const window = windows.get(task.id)!;
     // What is late may be done on any day, and should be soon.
-    const isLate = task.window.latest < from;
+    const isLate = window.latest < from;
     return {
       ...needs,
       id: task.id,
       minutes: Math.max(5, task.minutes),
-      earliest: task.window.earliest,
-      best: isLate ? from : task.window.best,
-      latest: isLate ? until : task.window.latest,
+      earliest: window.earliest,
+      best: isLate ? from : window.best,
+      latest: isLate ? until : window.latest,
       after: after.get(task.id) ?? [],
       place: task.bedIds[0] ? ground.bed(task.bedIds[0]) : null,
       poorSky: poorSky[sky],
-      critical: needs.critical && task.window.latest <= until,
+      critical: needs.critical && window.latest <= until,
     };
   });
   await breathe();
@@ -194,16 +200,17 @@ export async function rotaGround(
   };
 }
 
+/** What keeps its distance from others: sowings of one variety, and the times of what comes round at one planting. */
+function seriesOf({ id, kind, nth, cropId, varietyId }: TaskView): string {
+  const isSowing = kind === 'sow' || kind === 'startIndoors';
+  if (isSowing) return `${kind} ${cropId} ${varietyId}`;
+  return nth > 1 ? `${kind} ${plantingOf(id)}` : id;
+}
+
 /** The middle one of a garden's sessions by length, minutes; two hours where it has none. */
 function usualLength(all: readonly SessionEntity[]): number {
   const lengths = all.map(lengthOf).sort((a, b) => a - b);
   return lengths[lengths.length >> 1] ?? 120;
-}
-
-/** The planting of a task, in its season; null for a round. */
-function plantingOf({ id }: TaskView): string | null {
-  const parts = taskParts(id);
-  return parts && `${parts.plantingId} ${parts.season ?? ''}`;
 }
 
 /** Minutes people gave in sessions that are over, or are expected for in sessions outside the rota. */

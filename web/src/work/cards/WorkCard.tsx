@@ -6,6 +6,7 @@ import { useTranslation } from 'react-i18next';
 import { useHere } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { timeFor, useMarks } from '../day/index.ts';
+import { GoodUntil } from '../GoodUntil.tsx';
 import { useTaskSentence } from '../sentence.ts';
 import { TaskCard } from './TaskCard.tsx';
 import { TookForm } from './TookForm.tsx';
@@ -77,6 +78,9 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
         </span>
         <div className="min-w-0 flex-1">
           <h3 className={work.state === 'done' ? 'line-through' : ''}>{sentence(task)}</h3>
+          <p className="text-ink-soft text-sm">
+            <GoodUntil task={task} />
+          </p>
           {crew.length > 0 && <p className="font-semibold">{crew.join(', ')}</p>}
           <TaskCard task={task} />
           <p className="mt-2 flex flex-wrap items-center gap-2 print:hidden">

@@ -7,6 +7,7 @@ import { SessionPaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 import { stateLook } from '../cards/index.ts';
+import { inWorkOrder } from '../order.ts';
 import { useTaskSentence } from '../sentence.ts';
 import { useSessions } from '../sessions/index.ts';
 import { timeFor } from './clock.ts';
@@ -57,10 +58,10 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
   const { garden } = useHere();
   const sentence = useTaskSentence();
   const expected = expectedAt(session);
-  const work = session.taskIds.flatMap((id) => {
-    const task = tasks.find((one) => one.id === id);
-    const known = session.work.find(({ taskId }) => taskId === id);
-    return task ? [{ task, state: known?.state ?? ('open' as const), known }] : [];
+  const own = session.taskIds.flatMap((id) => tasks.find((one) => one.id === id) ?? []);
+  const work = inWorkOrder(own).map((task) => {
+    const known = session.work.find(({ taskId }) => taskId === task.id);
+    return { task, state: known?.state ?? ('open' as const), known };
   });
   work.sort((a, b) => order[a.state] - order[b.state]);
   return (

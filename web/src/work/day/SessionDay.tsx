@@ -11,6 +11,7 @@ import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { BringList, WorkCard } from '../cards/index.ts';
+import { inWorkOrder } from '../order.ts';
 import { useSessionsWith } from '../sessions/index.ts';
 import { DayMap } from './DayMap.tsx';
 import { useKeptHere } from './keptHere.ts';
@@ -76,7 +77,7 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
   const waiting = useMarks((marks) => marks.waiting);
   const session = withMarks(asRead, waiting);
   const mayMark = leads || session.leadId === personId;
-  const own = session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []);
+  const own = inWorkOrder(session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []));
   // Small things of the day are for whoever is there.
   const { brief } = withBriefTogether(
     tasks.filter(({ on, sessionId }) => on === session.on && sessionId === null),

@@ -5,6 +5,7 @@ import { useHere, useLeads, useMeasure } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { inWorkOrder } from '../order.ts';
 import { TaskRow } from '../TaskRow.tsx';
 import { crewNeed } from './crewNeed.ts';
 import { SignUpButton } from './SignUpButton.tsx';
@@ -38,7 +39,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
   const leads = useLeads();
   const { number } = useMeasure();
   const { coming, minutes, needed, gap } = crewNeed(session, tasks);
-  const own = tasks.filter((task) => session.taskIds.includes(task.id));
+  const own = inWorkOrder(tasks.filter((task) => session.taskIds.includes(task.id)));
   const past = session.on < garden.today;
   const isOff = session.state === 'calledOff';
   return (

@@ -1,3 +1,4 @@
+import { daysBetween } from '../../../calendar/index.ts';
 import type { Rota, RotaProblem } from '../problem.ts';
 import { brokenRules } from './check.ts';
 
@@ -31,6 +32,11 @@ export function worthsOf(problem: RotaProblem, { seats, placed }: Rota): number[
     -sum([...short, ...over]),
     meetings.length,
     problem.promised.filter(({ personId, sessionId }) => sits(personId, sessionId)).length,
+    -sum(
+      placed.map(({ taskId, sessionId }) =>
+        Math.abs(daysBetween(taskOf(taskId).best, sessionOf(sessionId).on)),
+      ),
+    ),
   ].map((worth) => worth || 0);
 }
 
