@@ -94,7 +94,14 @@ const routes: RouteObject[] = [
           screen('sessions/rota', () => import('../work/rota/RotaPage.tsx'), 'rota', 'people'),
           screen('sessions/mine', () => import('../crew/me/MyTimesPage.tsx'), 'rota', 'people', 'plots'),
           screen('sessions/day', () => import('../work/day/DayBoard.tsx'), 'rota', 'day'),
-          screen('sessions/care', () => import('../work/care/CarePage.tsx'), 'rota', 'day'),
+          screen(
+            'sessions/care',
+            () => import('../work/care/CarePage.tsx'),
+            'rota',
+            'day',
+            'cards',
+            'people',
+          ),
           screen('sessions/frost', () => import('../work/care/FrostPage.tsx'), 'rota', 'day'),
           screen(
             'sessions/messages',
@@ -108,12 +115,12 @@ const routes: RouteObject[] = [
           screen(
             'sessions/card/:taskId',
             () => import('../work/cards/CardPage.tsx'),
-            ...(['rota', 'day', 'season', 'people', 'ground'] as const),
+            ...(['rota', 'day', 'cards', 'season', 'people', 'ground'] as const),
           ),
           screen(
             'sessions/:id',
             () => import('../work/day/SessionDay.tsx'),
-            ...(['rota', 'day', 'season', 'people', 'ground'] as const),
+            ...(['rota', 'day', 'cards', 'season', 'people', 'ground'] as const),
           ),
           screen('log', () => import('../log/LogBook.tsx'), 'season', 'changes'),
           screen('garden', () => import('../place/setup/GardenSetUp.tsx'), 'climate'),

@@ -28,6 +28,8 @@ import planEn from '../season/propose/plan.en.json' with { type: 'json' };
 import planEs from '../season/propose/plan.es.json' with { type: 'json' };
 import seasonEn from '../season/words.en.json' with { type: 'json' };
 import seasonEs from '../season/words.es.json' with { type: 'json' };
+import cardsEn from '../work/cards/words.en.json' with { type: 'json' };
+import cardsEs from '../work/cards/words.es.json' with { type: 'json' };
 import dayEn from '../work/day/words.en.json' with { type: 'json' };
 import dayEs from '../work/day/words.es.json' with { type: 'json' };
 import rotaEn from '../work/rota/words.en.json' with { type: 'json' };
@@ -41,6 +43,7 @@ export const allWords = {
     ...earlyEn,
     account: accountEn,
     fields: fieldsEn,
+    cards: cardsEn,
     changes: changesEn,
     climate: climateEn,
     crops: cropsEn,
@@ -61,6 +64,7 @@ export const allWords = {
     ...earlyEs,
     account: accountEs,
     fields: fieldsEs,
+    cards: cardsEs,
     changes: changesEs,
     climate: climateEs,
     crops: cropsEs,

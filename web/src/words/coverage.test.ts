@@ -31,8 +31,10 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
 
   it('all work has a sentence that says what to do where, and when it is done, and no word is left over', () => {
     expect(Object.keys(words.workKinds).sort()).toEqual([...workKinds].sort());
+    expect(Object.keys(words.cards).sort()).toEqual([...workKinds].sort());
     for (const kind of workKinds) {
-      const { sentence, doneWhen } = words.workKinds[kind];
+      const { sentence } = words.workKinds[kind];
+      const { doneWhen } = words.cards[kind];
       expect(doneWhen, kind).not.toBe('');
       for (const blank of isRoundKind(kind) ? ['by'] : ['crop', 'bed'])
         expect(sentence, kind).toContain(`{{${blank}}}`);
@@ -41,7 +43,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
 
   it('all rounds have a name, and those that are hazardous say of what to beware', () => {
     for (const kind of roundKinds) {
-      const said: { name: string; caution?: string } = words.workKinds[kind];
+      const said: { name: string; caution?: string } = words.cards[kind];
       expect(said.name, kind).not.toBe('');
       expect(said.caution !== undefined, kind).toBe(roundRow(kind).isHazardous);
     }

@@ -4,6 +4,10 @@ export const lateWords = {
     en: () => import('../crew/me/account.en.json'),
     es: () => import('../crew/me/account.es.json'),
   },
+  cards: {
+    en: () => import('../work/cards/words.en.json'),
+    es: () => import('../work/cards/words.es.json'),
+  },
   changes: {
     en: () => import('../log/changes.en.json'),
     es: () => import('../log/changes.es.json'),

@@ -44,6 +44,50 @@ describe('a first rota', () => {
   });
 });
 
+describe('the best day of a task', () => {
+  const sessions = ['2026-05-05', '2026-05-12', '2026-05-19'].map((on) => someSession(on, on));
+  const people = [somePerson('ada')];
+  const daysOf = (problem: ReturnType<typeof someProblem>) =>
+    Object.fromEntries(
+      firstRota(rotaModel(problem)).placed.map(({ taskId, sessionId }) => [taskId, sessionId]),
+    );
+
+  it('draws it, also where something else waits for it', () => {
+    const tasks = [
+      someTask('sow', { best: '2026-05-12', latest: '2026-05-30' }),
+      someTask('net', { best: '2026-05-19', latest: '2026-05-30', after: ['sow'] }),
+    ];
+    expect(daysOf(someProblem({ sessions, tasks, people }))).toEqual({
+      sow: '2026-05-12',
+      net: '2026-05-19',
+    });
+  });
+
+  it('gives way to the last day of what waits for it', () => {
+    const tasks = [
+      someTask('prepare', { minutes: 40, best: '2026-05-19', latest: '2026-05-30' }),
+      someTask('sow', { minutes: 40, best: '2026-05-05', latest: '2026-05-06', after: ['prepare'] }),
+    ];
+    expect(daysOf(someProblem({ sessions, tasks, people }))).toEqual({
+      prepare: '2026-05-05',
+      sow: '2026-05-05',
+    });
+  });
+
+  it('is counted in days off it, of all tasks, as the least of all goals', () => {
+    const tasks = [someTask('sow', { best: '2026-05-10', latest: '2026-05-30' })];
+    const { goals, places } = rotaModel(someProblem({ sessions, tasks, people }));
+    const goal = goals.at(-1)!;
+    expect(goal.name).toBe('timely');
+    const offOf = new Map(goal.terms);
+    expect(places.map(({ session, column }) => [session.on, offOf.get(column)])).toEqual([
+      ['2026-05-05', -5],
+      ['2026-05-12', -2],
+      ['2026-05-19', -9],
+    ]);
+  });
+});
+
 describe('a first rota with little room', () => {
   const early = someSession('early', '2026-05-05');
   const late = someSession('late', '2026-05-12');

@@ -23,10 +23,10 @@ export function TaskCard({ task }: { task: TaskView }) {
 
 /** What a round is done with and with what care. */
 function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
-  const { t } = useTranslation(['day', 'people', 'workKinds']);
+  const { t } = useTranslation(['day', 'people', 'cards']);
   const { area, volume } = useMeasure();
   const material = roundMaterial(kind, task.area);
-  const caution = roundRow(kind).isHazardous && t(`workKinds:${kind}.caution` as 'workKinds:compost.caution');
+  const caution = roundRow(kind).isHazardous && t(`cards:${kind}.caution` as 'cards:compost.caution');
   return (
     <div className="mt-1 text-sm">
       {task.area > 0 && (
@@ -42,7 +42,7 @@ function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
       {task.note && <p>{task.note}</p>}
       <Asked task={task} />
       {caution && <p className="border-blossom border-l-4 pl-2">{caution}</p>}
-      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
+      <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`cards:${kind}.doneWhen`) })}</p>
     </div>
   );
 }
@@ -75,7 +75,7 @@ function Asked({ task }: { task: TaskView }) {
 
 /** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
 function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
-  const { t } = useTranslation(['day', 'season', 'workKinds']);
+  const { t } = useTranslation(['day', 'season', 'cards']);
   const { garden } = useHere();
   const { number, length, spacing, depth: depthOf } = useMeasure();
   const crop = useCatalogue().crop(task.cropId);
@@ -122,7 +122,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
             {t(`season:caution.${caution}`)}
           </p>
         ))}
-        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`workKinds:${kind}.doneWhen`) })}</p>
+        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`cards:${kind}.doneWhen`) })}</p>
       </div>
       {card.hasSpacing && (
         <PackingDrawing

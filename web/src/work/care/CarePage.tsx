@@ -56,11 +56,11 @@ export default function CarePage() {
 }
 
 function RoundRow({ round, onEdit }: { round: Round; onEdit: ((round: Round) => void) | undefined }) {
-  const { t } = useTranslation(['day', 'work', 'workKinds']);
+  const { t } = useTranslation(['day', 'work', 'cards']);
   const { garden } = useHere();
   const dates = useDates();
   const repeatWords = useRepeatWords();
-  const title = round.title || t(`workKinds:${round.kind}.name`);
+  const title = round.title || t(`cards:${round.kind}.name`);
   const beds = useList('beds').data ?? [];
   const names = round.bedIds.flatMap((id) => beds.find((bed) => bed.id === id)?.name ?? []);
   const [next] = occurrencesOf(round, addDays(garden.today, 1 - round.span), addDays(garden.today, AHEAD));

@@ -50,11 +50,11 @@ const valuesOf = (row: Round): RoundValues => ({
 export type RoundForm = ReturnType<typeof useRoundForm>;
 
 function useRoundForm(round: Round | null, onClose: () => void) {
-  const { t } = useTranslation(['day', 'workKinds']);
+  const { t } = useTranslation(['day', 'cards']);
   const { garden } = useHere();
   const [id] = useState(() => round?.id ?? newId());
   const save = useWrite('saveRound', ({ data }) =>
-    t('care.saved', { what: data.title || t(`workKinds:${data.kind}.name`) }),
+    t('care.saved', { what: data.title || t(`cards:${data.kind}.name`) }),
   );
   return useBodyForm<RoundValues, RoundInput>({
     draft: `round ${round?.id ?? 'new'}`,
@@ -93,7 +93,7 @@ function useRoundForm(round: Round | null, onClose: () => void) {
 
 /** Plans work that follows from no planting, or changes it. */
 export function RoundSheet({ round, onClose }: { round: Round | null; onClose(): void }) {
-  const { t } = useTranslation(['day', 'workKinds']);
+  const { t } = useTranslation(['day', 'cards']);
   const beds = useList('beds').data ?? [];
   const remove = useWrite('removeRound', () => t('care.removed'));
   const form = useRoundForm(round, onClose);
@@ -103,7 +103,7 @@ export function RoundSheet({ round, onClose }: { round: Round | null; onClose():
   return (
     <FormSheet
       of={form}
-      title={round ? round.title || t(`workKinds:${round.kind}.name`) : t('care.add')}
+      title={round ? round.title || t(`cards:${round.kind}.name`) : t('care.add')}
       onClose={onClose}
       onRemove={
         round
@@ -117,7 +117,7 @@ export function RoundSheet({ round, onClose }: { round: Round | null; onClose():
             {...props}
             {...form.control('kind')}
             disabled={round !== null}
-            options={roundKinds.map((one) => ({ value: one, label: t(`workKinds:${one}.name`) }))}
+            options={roundKinds.map((one) => ({ value: one, label: t(`cards:${one}.name`) }))}
           />
         )}
       </Field>
