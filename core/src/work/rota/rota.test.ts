@@ -65,7 +65,7 @@ describe('the best day of a task', () => {
 
   it('gives way to the last day of what waits for it', () => {
     const tasks = [
-      someTask('prepare', { minutes: 40, best: '2026-05-19', latest: '2026-05-30' }),
+      someTask('prepare', { minutes: 60, best: '2026-05-19', latest: '2026-05-30' }),
       someTask('sow', { minutes: 40, best: '2026-05-05', latest: '2026-05-06', after: ['prepare'] }),
     ];
     expect(daysOf(someProblem({ sessions, tasks, people }))).toEqual({
