@@ -50,6 +50,7 @@ export function BriefRow({ work }: { work: BriefWork<TaskView> }) {
         {leads && (
           <Button
             look="quiet"
+            className="text-sm"
             onClick={() =>
               mark.mutate({
                 body: { taskIds: tasks.map(({ id }) => id), doneOn: isDone ? null : garden.today },

@@ -106,7 +106,9 @@ function Answers({
       task.sessionId === null &&
       task.window.earliest <= until,
   );
-  const { single, brief } = withBriefTogether(open);
+  const { single, brief: small } = withBriefTogether(open);
+  // Small things are for their own day.
+  const brief = small.filter(({ on }) => on <= garden.today);
   const late = open.filter((task) => task.state === 'late').length;
   return (
     <>
