@@ -1,6 +1,7 @@
 import type { Entry } from '@unity-acre/contract/log';
 import type { Message, Session } from '@unity-acre/contract/work';
 import type { Page } from 'puppeteer-core';
+import { v7 as newId } from 'uuid';
 import { afterAll, beforeAll, expect, it } from 'vitest';
 import { Demo } from './demo.ts';
 import { type Hand, speech } from './hand.ts';
@@ -139,6 +140,7 @@ it('calls a session off for rain and repairs the rest, and has written to everyb
 it('plans care once, calls people out before frost, and gives plots out by a draw', async () => {
   await hand.open('/sessions/care');
   await hand.press(day.care.add);
+  await hand.choose(day.care.repeat, day.care.repeats.days);
   await hand.write(day.care.every, '0');
   await hand.press(w.kit.save);
   await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
@@ -210,4 +212,80 @@ it('logs what is marked done, in the log book too, and strikes it out when that 
   await hand.reads(w.kit.undone);
   expect(await logged()).toHaveLength(before);
   expect(troubles).toEqual([]);
+}, 60_000);
+
+it('plans work in the garden’s own words, every second Saturday of a month, and has it among the open work', async () => {
+  const { care } = day;
+  await hand.open('/sessions/care');
+  await hand.press(care.add);
+  await hand.choose(care.kindLabel, w.cards.other.name);
+  await hand.setDate(care.first, '2026-05-09');
+  await hand.choose(care.repeat, care.repeats.monthly);
+  await hand.write(care.span, '20');
+  await hand.write(care.most, '1');
+  await hand.write(care.fewest, '3');
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.required);
+  await hand.write(care.titleLabel, 'Paint the gate');
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.fewerThanFewest);
+  await hand.write(care.most, '5');
+  await hand.press(w.kit.save);
+  await hand.reads(care.saved.replace('{{what}}', 'Paint the gate'));
+  const monthly = care.monthlyOn.replace('{{which}}', care.which[2]).replace('{{weekday}}', 'Saturday');
+  await hand.reads(monthly);
+  await hand.open('/');
+  await hand.reads('Paint the gate, the whole garden, by Thu 28 May');
+  expect(troubles).toEqual([]);
+}, 60_000);
+
+it('has the watering of new sowings as one line a day, done at once and taken back at once', async () => {
+  const sown = await page.evaluate(
+    async (ids) => {
+      const { memberships } = await (await fetch('/api/me')).json();
+      const garden = `/api/gardens/${memberships[0].gardenId}`;
+      const plantings = await (await fetch(`${garden}/plantings?year=2026&reasons=no`)).json();
+      const toSow = plantings.filter(
+        (one: { method: string; steps: { kind: string; done: boolean }[] }) =>
+          one.method === 'sowInPlace' && one.steps.every(({ done }) => !done),
+      );
+      const blank = { bedId: null, cropId: null, amount: null, destination: null, note: '' };
+      const answers = ids.map((entryId, i) =>
+        fetch(`${garden}/entries/${entryId}`, {
+          method: 'PUT',
+          headers: { 'content-type': 'application/json' },
+          body: JSON.stringify({ ...blank, kind: 'sowing', on: '2026-05-19', plantingId: toSow[i].id }),
+        }),
+      );
+      return (await Promise.all(answers)).map(({ status }) => status);
+    },
+    [newId(), newId()],
+  );
+  expect(sown).toEqual([200, 200]);
+  await hand.open('/');
+  const found = await page.waitForFunction(
+    () =>
+      [...document.querySelectorAll('main li button[aria-expanded]')]
+        .map((one) => one.textContent ?? '')
+        .find((text) => text.startsWith('Water ')) ?? null,
+  );
+  const line = (await found.jsonValue())!;
+  expect(line).toMatch(/^Water \d+ new sowings, Wed 20 May$/);
+  await page.evaluate((words) => {
+    const row = [...document.querySelectorAll('main li')].find((one) => one.textContent?.startsWith(words));
+    [...row!.querySelectorAll('button')].at(-1)!.click();
+  }, line);
+  await hand.reads(work.ticked.replace('{{task}}', line));
+  const watered = async () =>
+    (await read<{ entries: Entry[] }>(page, 'entries?limit=50')).entries.filter(
+      ({ kind }) => kind === 'watering',
+    );
+  const count = Number(/\d+/.exec(line)![0]);
+  expect(await watered()).toHaveLength(count);
+  const listed = (text: string) =>
+    [...document.querySelectorAll('main li button[aria-expanded]')].some((one) => one.textContent === text);
+  expect(await page.evaluate(listed, line)).toBe(false);
+  await hand.press(w.kit.undo);
+  await page.waitForFunction(listed, {}, line);
+  expect(await watered()).toEqual([]);
 }, 60_000);
