@@ -1,14 +1,6 @@
-export * from './brief.ts';
-export * from './due.ts';
 export * from './frostCover.ts';
-export { BEGINNER, CHILD, type Needs, type OwnNeeds, PRACTISED, paceOf, type SkyWanted } from './needs.ts';
+export * from './kinds/index.ts';
+export * from './order/index.ts';
 export * from './ownPace.ts';
-export * from './prerequisites.ts';
-export * from './recurrence.ts';
 export * from './rota/index.ts';
-export * from './round.ts';
-export * from './roundKinds.ts';
-export * from './spacing.ts';
-export * from './task.ts';
-export * from './taskKinds.ts';
-export * from './workKind.ts';
+export * from './tasks/index.ts';

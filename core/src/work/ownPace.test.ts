@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { geometricMean } from 'simple-statistics';
 import { describe, expect, it } from 'vitest';
+import { taskKinds } from './kinds/index.ts';
 import { crewKindOf, crewKinds, ownPace, type PaceLog, ratioOf } from './ownPace.ts';
-import { taskKinds } from './taskKinds.ts';
 
 const log = (over: Partial<PaceLog> = {}): PaceLog => ({
   kind: 'sow',

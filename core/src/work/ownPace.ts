@@ -1,5 +1,4 @@
-import { BEGINNER, CHILD, PRACTISED } from './needs.ts';
-import type { WorkKind } from './workKind.ts';
+import { BEGINNER, CHILD, PRACTISED, type WorkKind } from './kinds/index.ts';
 
 /** Who was at a task, for the pace that is learnt from it. */
 export const crewKinds = ['practised', 'beginners', 'children'] as const;

@@ -1,7 +1,6 @@
 export { proposals } from './proposals.ts';
 export { seasonRoutes } from './routes.ts';
 export {
-  type Logged,
   overdueAfter,
   type PlantingSchedule,
   SEASON_ROOMS,

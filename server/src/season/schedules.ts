@@ -66,7 +66,7 @@ export function planOf(
 const ASKED_AT_ONCE = 200;
 
 /** An entry of a planting, as far as it matters to dates. */
-export interface Logged {
+interface Logged {
   kind: EntryKind;
   on: Day;
 }

@@ -4,7 +4,6 @@ export * from './eligible.ts';
 export * from './first.ts';
 export { type GoalName, goalNames } from './goals.ts';
 export * from './model.ts';
-export type { ToolNeed } from './problem.ts';
 export * from './problem.ts';
 export * from './reasons.ts';
 export * from './solve.ts';

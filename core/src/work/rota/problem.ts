@@ -1,6 +1,7 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Availability, Hours, Skill, Strain } from '../../crew/index.ts';
 import type { Point } from '../../ground/index.ts';
+import type { ToolNeed } from '../kinds/index.ts';
 
 /** A meeting that people and tasks are put into. */
 export interface RotaSession extends Hours {
@@ -15,12 +16,6 @@ export interface RotaSession extends Hours {
   shifts: number;
   /** where it meets, metres; null where it is not said */
   place: Point | null;
-}
-
-/** A tool a task needs: one for everybody at it, or one for the crew. */
-export interface ToolNeed {
-  tool: string;
-  per: 'person' | 'crew';
 }
 
 /** Work to be put into a session. */

@@ -71,7 +71,7 @@ function byPlanting(ids: readonly string[]): Map<string, string[]> {
 type Ahead = Pick<Wanted, 'today' | 'until'>;
 
 /** What comes round at a planting is listed so many days ahead. */
-export const LISTED_AHEAD = 21;
+const LISTED_AHEAD = 21;
 
 /**
  * The tasks of computed plantings and of rounds, with the ticks made by hand and the sessions that have taken them up.

@@ -13,7 +13,7 @@ import { everyOf, type Repeat, repeatOf } from './repeat.ts';
 import { WhenFields } from './WhenFields.tsx';
 
 /** What is typed about a round. */
-export interface RoundValues {
+interface RoundValues {
   kind: Round['kind'];
   title: string;
   bedIds: string[];

@@ -1,5 +1,5 @@
-import { addDays, type Day, daysBetween, weekday } from '../calendar/index.ts';
-import { type RoundKind, roundRows } from './roundKinds.ts';
+import { addDays, type Day, daysBetween, weekday } from '../../calendar/index.ts';
+import { type RoundKind, roundRows } from '../kinds/index.ts';
 
 /** Work of one kind in some beds, once or again and again. */
 export interface Round {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest';
-import { type Method, plainCatalogue } from '../crops/index.ts';
-import { almanacOf, climateOfFrosts } from '../place/index.ts';
-import { amounts, computeMilestones, defaultRules, type Milestone } from '../season/index.ts';
+import { type Method, plainCatalogue } from '../../crops/index.ts';
+import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import { amounts, computeMilestones, defaultRules, type Milestone } from '../../season/index.ts';
+import { minutesFor } from '../kinds/index.ts';
 import { taskId, taskParts, taskState, tasksFor } from './task.ts';
-import { minutesFor } from './taskKinds.ts';
 
 const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),

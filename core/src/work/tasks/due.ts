@@ -1,6 +1,6 @@
-import { type Day, laterOf } from '../calendar/index.ts';
-import type { Window } from '../season/index.ts';
-import { isRoundKind, type WorkKind } from './workKind.ts';
+import { type Day, laterOf } from '../../calendar/index.ts';
+import type { Window } from '../../season/index.ts';
+import { isRoundKind, type WorkKind } from '../kinds/index.ts';
 
 /** By when work is to be done, and the last good day where that is another. */
 export interface Due {

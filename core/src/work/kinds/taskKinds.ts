@@ -1,4 +1,4 @@
-import type { MilestoneKind } from '../season/index.ts';
+import type { MilestoneKind } from '../../season/index.ts';
 import { anybody, each, type Needs, one } from './needs.ts';
 
 /** What the card of a task says besides what it needs. */

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays } from '../calendar/index.ts';
+import { addDays } from '../../calendar/index.ts';
 import { type SpacedWork, spacedWindows } from './spacing.ts';
 
 const season = { earliest: '2026-04-12', best: '2026-04-20', latest: '2026-07-20' };

@@ -1,6 +1,5 @@
-import type { Day } from '../calendar/index.ts';
-import { taskRow } from './taskKinds.ts';
-import { isRoundKind, type WorkKind } from './workKind.ts';
+import type { Day } from '../../calendar/index.ts';
+import { isRoundKind, taskRow, type WorkKind } from '../kinds/index.ts';
 
 /** Whether work is a few minutes of every day, which is not planned one by one. */
 export const isBrief = (kind: WorkKind): boolean => !isRoundKind(kind) && taskRow(kind).isBrief;

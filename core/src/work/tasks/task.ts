@@ -1,5 +1,5 @@
-import type { Day } from '../calendar/index.ts';
-import type { Method } from '../crops/index.ts';
+import type { Day } from '../../calendar/index.ts';
+import type { Method } from '../../crops/index.ts';
 import {
   type Amounts,
   courseRank,
@@ -7,10 +7,18 @@ import {
   type MilestoneKind,
   sideSteps,
   type Window,
-} from '../season/index.ts';
+} from '../../season/index.ts';
+import {
+  isRoundKind,
+  minutesFor,
+  type TaskKind,
+  taskKindOf,
+  taskKinds,
+  taskRow,
+  taskRows,
+  type WorkKind,
+} from '../kinds/index.ts';
 import { type RecurringPlanting, type TimeName, timesOf, type Wanted } from './recurrence.ts';
-import { minutesFor, type TaskKind, taskKindOf, taskKinds, taskRow, taskRows } from './taskKinds.ts';
-import { isRoundKind, type WorkKind } from './workKind.ts';
 
 /** Steps after which work beside the plant's course is behind us, done or not. */
 const endsSideWork: readonly MilestoneKind[] = ['firstPick', 'lastPick', 'clear'];

@@ -1,5 +1,5 @@
-import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../calendar/index.ts';
-import type { Window } from '../season/index.ts';
+import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../../calendar/index.ts';
+import type { Window } from '../../season/index.ts';
 
 /** Work that is one of several of its kind, such as the sowings of a succession. */
 export interface SpacedWork {

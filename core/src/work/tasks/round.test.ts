@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
-import { addDays, type Day, weekday } from '../calendar/index.ts';
+import { addDays, type Day, weekday } from '../../calendar/index.ts';
+import { roundKinds, roundMaterial, roundMinutes } from '../kinds/index.ts';
 import { occurrenceId, occurrenceParts, occurrencesOf, type Round } from './round.ts';
-import { roundKinds, roundMaterial, roundMinutes } from './roundKinds.ts';
 
 const weekly: Round = {
   ...{ id: 'r1', kind: 'weed', every: 7, monthly: false },

@@ -1,8 +1,13 @@
-import type { Skill, Strain } from '../crew/index.ts';
-import type { ToolNeed } from './rota/index.ts';
+import type { Skill, Strain } from '../../crew/index.ts';
 
 /** The sky a task wants; work in the sun is hard on what is set out, and some work cannot be done in rain. */
 export type SkyWanted = 'any' | 'dry' | 'overcast';
+
+/** A tool a task needs: one for everybody at it, or one for the crew. */
+export interface ToolNeed {
+  tool: string;
+  per: 'person' | 'crew';
+}
 
 /** What a kind of work asks of those who do it. */
 export interface Needs {

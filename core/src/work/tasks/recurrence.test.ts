@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest';
-import { addDays, type Day } from '../calendar/index.ts';
-import { type Method, plainCatalogue } from '../crops/index.ts';
-import { almanacOf, climateOfFrosts } from '../place/index.ts';
-import { amounts, computeMilestones, defaultRules, type Happened } from '../season/index.ts';
+import { addDays, type Day } from '../../calendar/index.ts';
+import { type Method, plainCatalogue } from '../../crops/index.ts';
+import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import { amounts, computeMilestones, defaultRules, type Happened } from '../../season/index.ts';
+import type { TaskKind } from '../kinds/index.ts';
 import { withBriefTogether } from './brief.ts';
 import { type Task, tasksFor } from './task.ts';
-import type { TaskKind } from './taskKinds.ts';
 
 const almanac = almanacOf(
   climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),

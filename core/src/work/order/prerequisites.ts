@@ -1,7 +1,5 @@
-import type { Day } from '../calendar/index.ts';
-import { roundRow } from './roundKinds.ts';
-import { taskRow } from './taskKinds.ts';
-import { isRoundKind, type WorkKind } from './workKind.ts';
+import type { Day } from '../../calendar/index.ts';
+import { isRoundKind, roundRow, taskRow, type WorkKind } from '../kinds/index.ts';
 
 /** A piece of work, as far as it tells what has to be done before it. */
 export interface OrderedWork {

@@ -1,7 +1,6 @@
 import { describe, expect, it } from 'vitest';
+import { type TaskKind, taskKinds, taskRow, type WorkKind, workKinds } from '../kinds/index.ts';
 import { inNaturalOrder, type OrderedWork, prerequisites } from './prerequisites.ts';
-import { type TaskKind, taskKinds, taskRow } from './taskKinds.ts';
-import { type WorkKind, workKinds } from './workKind.ts';
 
 const work = (kind: WorkKind, over: Partial<OrderedWork> = {}): OrderedWork => ({
   ...{ id: kind, kind, nth: 1, planting: 'peas 2026', bedIds: ['bed 7'], on: '2026-05-20' },

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest';
-import { milestoneKinds } from '../season/index.ts';
+import { milestoneKinds } from '../../season/index.ts';
 import { taskKindOf, taskKinds, taskRow } from './taskKinds.ts';
 import { isRoundKind, toolNames, workKinds, workNeeds } from './workKind.ts';
 

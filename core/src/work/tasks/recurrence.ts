@@ -1,7 +1,7 @@
-import { addDays, type Day, daysBetween, laterOf } from '../calendar/index.ts';
-import { type Crop, daysBetweenPicks } from '../crops/index.ts';
-import type { Milestone, MilestoneKind } from '../season/index.ts';
-import type { Recurrence } from './taskKinds.ts';
+import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
+import { type Crop, daysBetweenPicks } from '../../crops/index.ts';
+import type { Milestone, MilestoneKind } from '../../season/index.ts';
+import type { Recurrence } from '../kinds/index.ts';
 
 /** A planting, as far as it tells when work on it comes round. */
 export interface RecurringPlanting {

@@ -1,0 +1,2 @@
+export * from './prerequisites.ts';
+export * from './spacing.ts';
