@@ -2,17 +2,11 @@ import { describe, expect, it } from 'vitest';
 import { seeded } from '../../maths/index.ts';
 import { broken, goalWorth, type Mip } from '../../solving/index.ts';
 import { attendanceModel, missed } from './attendance.ts';
+import { brokenRules } from './check.ts';
 import { firstRota, followingColumns } from './first.ts';
 import { choicesOf } from './model.ts';
 import type { Rota, RotaProblem, RotaTask } from './problem.ts';
-import {
-  brokenRules,
-  randomGarden,
-  somePerson,
-  someProblem,
-  someSession,
-  someTask,
-} from './testing/index.ts';
+import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
 import { tradeForWishes } from './trade.ts';
 
 const tasksBySession = ({ tasks }: RotaProblem, { placed }: Rota): Map<string, RotaTask[]> => {

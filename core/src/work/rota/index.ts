@@ -1,4 +1,5 @@
 export { attendanceModel } from './attendance.ts';
+export { brokenRules } from './check.ts';
 export * from './divide.ts';
 export * from './eligible.ts';
 export * from './first.ts';

@@ -1,17 +1,11 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../maths/index.ts';
 import { broken } from '../../solving/index.ts';
+import { brokenRules } from './check.ts';
 import { divideWork } from './divide.ts';
 import { firstRota, valuesOf } from './first.ts';
 import { readRota, rotaModel } from './model.ts';
-import {
-  brokenRules,
-  randomGarden,
-  somePerson,
-  someProblem,
-  someSession,
-  someTask,
-} from './testing/index.ts';
+import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
 
 const small = { people: 8, sessions: 6, tasks: 14, weeks: 2 };
 

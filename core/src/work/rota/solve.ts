@@ -1,4 +1,5 @@
 import { type GoalReached, goalWorth, inOrderOf, type LinearGoal, type Solver } from '../../solving/index.ts';
+import { brokenRules } from './check.ts';
 import { chosenValues, firstRota, valuesOf } from './first.ts';
 import { type GoalName, goalOrder, keptGoalOf, workGoalsOf } from './goals.ts';
 import { type Choices, choicesOf, readRota, rotaModel } from './model.ts';
@@ -10,6 +11,17 @@ export interface MadeRota extends Rota {
   goals: GoalReached<GoalName>[];
   /** what was settled before the goals were reached; their bounds hold for the rest */
   settled: Settled;
+}
+
+/** A rota was made that breaks a rule of rotas: a fault of the program, and nothing to be shown. */
+export class RotaBroken extends Error {
+  override name = 'RotaBroken';
+  constructor(
+    what: string,
+    readonly rules: readonly string[],
+  ) {
+    super(`${what} breaks ${rules.length} rules: ${rules.slice(0, 10).join('; ')}`);
+  }
 }
 
 /** Nothing, the days of the work by the goals about it, or all that still stood when it was repaired. */
@@ -26,19 +38,36 @@ const SMALL = 300;
  * first and settle its days; who comes is then chosen for those days. A repair first tries to leave all that stands as it is,
  * and does so where nothing critical is lost by it.
  * @param repairing keeps what was promised before anything but what is critical
+ * @throws RotaBroken where what was made, or what it was begun with, breaks a rule
  */
 export async function makeRota(
   problem: RotaProblem,
   solver: Solver,
   options: { repairing?: boolean; tell?: Tell } = {},
 ): Promise<MadeRota> {
-  const { repairing = false, tell } = options;
+  const made = await reachGoals(problem, solver, options);
+  held(problem, made, 'the rota');
+  return made;
+}
+
+/** @throws RotaBroken for a rota that breaks a rule, by a check that shares nothing with what made it */
+function held<Held extends Rota>(problem: RotaProblem, rota: Held, what: string): Held {
+  const broken = brokenRules(problem, rota);
+  if (broken.length > 0) throw new RotaBroken(what, broken);
+  return rota;
+}
+
+async function reachGoals(
+  problem: RotaProblem,
+  solver: Solver,
+  { repairing = false, tell }: { repairing?: boolean; tell?: Tell },
+): Promise<MadeRota> {
   const choices = choicesOf(problem);
   if (repairing && problem.standing.length > 0) {
     const repaired = await aroundStanding(problem, choices, solver, tell);
     if (repaired) return repaired;
   }
-  const begun = firstRota(choices);
+  const begun = held(problem, firstRota(choices), 'what it begins with');
   tell?.([], begun);
   if (choices.seats.length + choices.places.length <= SMALL) {
     const model = rotaModel(problem, repairing, choices);

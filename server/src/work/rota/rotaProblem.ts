@@ -103,14 +103,17 @@ export async function rotaGround(
   );
   const given = new Given(all, coming);
   await breathe();
-  const scheduled = [
-    ...(await schedulesOfYear(manager, garden, year, today)),
-    ...(seasonYearOf(garden.latitude, until) > year
-      ? await schedulesOfYear(manager, garden, year + 1, today)
-      : []),
-  ];
+  const scheduled = new Map(
+    [
+      ...(await schedulesOfYear(manager, garden, year, today)),
+      ...(seasonYearOf(garden.latitude, until) > year
+        ? await schedulesOfYear(manager, garden, year + 1, today)
+        : []),
+      // What stands through the winter is in both seasons, with the same work.
+    ].map((one) => [`${one.row.id} ${one.season}`, one]),
+  );
   const occurrences = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
-  const tasks = await taskViews(manager, garden, scheduled, occurrences, { today, until });
+  const tasks = await taskViews(manager, garden, [...scheduled.values()], occurrences, { today, until });
   await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));

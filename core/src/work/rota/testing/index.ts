@@ -1,3 +1,3 @@
-export * from './check.ts';
+export { brokenRules, isThere } from '../check.ts';
 export * from './exhaustive.ts';
 export * from './gardens.ts';
