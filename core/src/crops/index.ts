@@ -5,5 +5,6 @@ export * from './crop.ts';
 export * from './kinds.ts';
 export * from './neighbours.ts';
 export { daysBetweenPicks } from './pickEvery.ts';
+export * from './practice/index.ts';
 export { type CropPatch, type CropRow, cropPatch, cropRow } from './row.ts';
 export * from './seed.ts';

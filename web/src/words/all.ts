@@ -28,6 +28,8 @@ import planEn from '../season/propose/plan.en.json' with { type: 'json' };
 import planEs from '../season/propose/plan.es.json' with { type: 'json' };
 import seasonEn from '../season/words.en.json' with { type: 'json' };
 import seasonEs from '../season/words.es.json' with { type: 'json' };
+import practiceEn from '../work/cards/practice.en.json' with { type: 'json' };
+import practiceEs from '../work/cards/practice.es.json' with { type: 'json' };
 import cardsEn from '../work/cards/words.en.json' with { type: 'json' };
 import cardsEs from '../work/cards/words.es.json' with { type: 'json' };
 import dayEn from '../work/day/words.en.json' with { type: 'json' };
@@ -44,6 +46,7 @@ export const allWords = {
     account: accountEn,
     fields: fieldsEn,
     cards: cardsEn,
+    practice: practiceEn,
     changes: changesEn,
     climate: climateEn,
     crops: cropsEn,
@@ -65,6 +68,7 @@ export const allWords = {
     account: accountEs,
     fields: fieldsEs,
     cards: cardsEs,
+    practice: practiceEs,
     changes: changesEs,
     climate: climateEs,
     crops: cropsEs,

@@ -1,5 +1,12 @@
 import { addDays } from '@unity-acre/core/calendar';
-import { croppings, families, methods, plainCatalogue } from '@unity-acre/core/crops';
+import {
+  croppings,
+  families,
+  methods,
+  plainCatalogue,
+  practiceCodes,
+  practiceFor,
+} from '@unity-acre/core/crops';
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, climateOfNormals, skipReasons, yearSoFar } from '@unity-acre/core/place';
 import {
@@ -11,7 +18,7 @@ import {
   type Reason,
   ruleSchools,
 } from '@unity-acre/core/season';
-import { isRoundKind, roundKinds, roundRow, workKinds } from '@unity-acre/core/work';
+import { isRoundKind, roundKinds, roundRow, taskKinds, workKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import { allWords } from './all.ts';
 
@@ -38,6 +45,27 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       expect(doneWhen, kind).not.toBe('');
       for (const blank of isRoundKind(kind) ? ['by'] : ['crop', 'bed'])
         expect(sentence, kind).toContain(`{{${blank}}}`);
+    }
+  });
+
+  it('all practices have words, with every number that they give, and no word is left over', () => {
+    const said: Record<string, string> = words.practice;
+    const known = new Set(Object.keys(said).map((key) => key.replace(/_(one|other)$/, '')));
+    expect([...known].sort()).toEqual([...practiceCodes].sort());
+    const given = new Map<string, Set<string>>();
+    for (const crop of plainCatalogue.crops)
+      for (const method of crop.methods)
+        for (const kind of taskKinds)
+          for (const { code, ...facts } of practiceFor(kind, { crop, method, rowLength: 3, area: 2 }))
+            given.set(code, new Set([...(given.get(code) ?? []), ...Object.keys(facts)]));
+    const blanks = { count: ['count'], length: ['length'], warmth: ['from', 'to'] };
+    for (const [code, facts] of given) {
+      const text = said[code] ?? said[`${code}_other`]!;
+      const wanted = [...facts].flatMap((fact) => blanks[fact as keyof typeof blanks]);
+      expect([...text.matchAll(/\{\{(\w+)\}\}/g)].map(([, blank]) => blank).sort(), code).toEqual(
+        wanted.sort(),
+      );
+      expect(facts.has('count'), code).toBe(said[code] === undefined);
     }
   });
 

@@ -60,6 +60,10 @@ export const lateWords = {
     en: () => import('../season/explain/reasons.en.json'),
     es: () => import('../season/explain/reasons.es.json'),
   },
+  practice: {
+    en: () => import('../work/cards/practice.en.json'),
+    es: () => import('../work/cards/practice.es.json'),
+  },
   rota: {
     en: () => import('../work/rota/words.en.json'),
     es: () => import('../work/rota/words.es.json'),

@@ -11,9 +11,11 @@ import {
 } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
+import { useCropNames } from '../../crops/names.ts';
 import { datesAlone, useBothSeasons, useHere, useList, useMeasure } from '../../garden/index.ts';
 import { PackingDrawing } from '../../season/planner/index.ts';
 import { useToolName } from '../care/index.ts';
+import { HowTo } from './HowTo.tsx';
 
 /** How a task is done. */
 export function TaskCard({ task }: { task: TaskView }) {
@@ -78,6 +80,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const { t } = useTranslation(['day', 'season', 'cards']);
   const { garden } = useHere();
   const { number, length, spacing, depth: depthOf } = useMeasure();
+  const names = useCropNames();
   const crop = useCatalogue().crop(task.cropId);
   const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
@@ -90,11 +93,13 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
     planting.length,
     bed,
   );
+  const area = planting.width * planting.length;
   const inRow = spacingOf(crop, planting.pattern);
   const depth = sowingDepth(crop, garden.rules.depth);
   const { card } = taskRow(kind);
   const deep = [depth.from, depth.to].map(depthOf);
   const facts = [
+    t('day:card.variety', { variety: names.variety(task.cropId, task.varietyId) }),
     card.amount === 'seeds' && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
     card.amount === 'plants' && t('day:card.amount.plants', { plants: number(plants, 0) }),
     card.hasRow && t('day:card.amount.row', { row: length(packing.rowLength) }),
@@ -116,6 +121,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
       <div className="min-w-0">
         <p>{facts.join(', ')}</p>
         {how.length > 0 && <p>{how.join(' ')}</p>}
+        <HowTo kind={kind} at={{ crop, method: planting.method, rowLength: packing.rowLength, area }} />
         <Asked task={task} />
         {crop.cautions.map((caution) => (
           <p key={caution} className="border-blossom border-l-4 pl-2">

@@ -82,7 +82,9 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
             <GoodUntil task={task} />
           </p>
           {crew.length > 0 && <p className="font-semibold">{crew.join(', ')}</p>}
-          <TaskCard task={task} />
+          <div className={work.state === 'done' ? 'hidden print:block' : undefined}>
+            <TaskCard task={task} />
+          </div>
           <p className="mt-2 flex flex-wrap items-center gap-2 print:hidden">
             <span className={`rounded-sm border-2 px-2 py-0.5 text-sm ${stateLook[work.state]}`}>
               {t(`state.${work.state}`)}

@@ -1,0 +1,19 @@
+import type { AtHand, PracticeFacts, PracticeKind, PracticeRow } from './practice.ts';
+import { type PracticeCode, practiceRows } from './rows.ts';
+
+export type { AtHand, PracticeFacts, PracticeKind } from './practice.ts';
+export type { PracticeCode } from './rows.ts';
+
+export const practiceCodes = Object.keys(practiceRows) as [PracticeCode, ...PracticeCode[]];
+
+/**
+ * How a kind of work is done with a crop, in short lines, in the order in which hands do it. Numbers are in the units of the
+ * core: metres, litres, °C.
+ */
+export function practiceFor(kind: PracticeKind, at: AtHand): (PracticeFacts & { code: PracticeCode })[] {
+  return practiceCodes.flatMap((code) => {
+    const row: PracticeRow = practiceRows[code];
+    if (!row.kinds.includes(kind) || (row.of && !row.of(at))) return [];
+    return [{ code, ...row.facts?.(at) }];
+  });
+}

@@ -1,0 +1,211 @@
+import { describe, expect, it } from 'vitest';
+import { plainCatalogue } from '../catalogue.ts';
+import type { Method } from '../kinds.ts';
+import { type PracticeCode, type PracticeKind, practiceCodes, practiceFor } from './index.ts';
+import { practiceRows } from './rows.ts';
+
+const at = (id: string, method: Method = 'sowInPlace', rowLength = 7.3, area = 4) => ({
+  ...{ crop: plainCatalogue.crop(id)!, method, rowLength, area },
+});
+const codes = (kind: PracticeKind, id: string, method?: Method): PracticeCode[] =>
+  practiceFor(kind, at(id, method)).map(({ code }) => code);
+const line = (kind: PracticeKind, id: string, code: PracticeCode, of = at(id)) =>
+  practiceFor(kind, of).find((one) => one.code === code);
+
+// KNOWLEDGE 3.5 to 3.10, 5, 8 and 10; common practice, no source.
+describe('how work is done', () => {
+  it.each(['pea', 'bush-bean', 'pole-bean', 'pumpkin', 'sweet-corn'])(
+    'soaks %s overnight, in the ground and in trays',
+    (id) => {
+      expect(codes('sow', id)).toContain('soakOvernight');
+    },
+  );
+  it.each(['carrot', 'lettuce', 'lima-bean', 'soybean', 'peanut'])('does not soak %s', (id) => {
+    expect(codes('sow', id)).not.toContain('soakOvernight');
+  });
+
+  it.each(['lettuce', 'celery', 'basil', 'carrot'])('barely covers the seed of %s', (id) => {
+    expect(codes('sow', id)).toContain('pressAndBarelyCover');
+    expect(codes('sow', id)).not.toContain('coverAndFirm');
+  });
+  it.each(['pea', 'zucchini', 'sweet-corn', 'beet'])('covers and firms the seed of %s', (id) => {
+    expect(codes('sow', id)).toContain('coverAndFirm');
+    expect(codes('sow', id)).not.toContain('pressAndBarelyCover');
+  });
+
+  it('mixes carrot seed with sand, lays a board over it and looks under it', () => {
+    expect(codes('sow', 'carrot')).toEqual(
+      expect.arrayContaining(['mixWithSand', 'boardOver', 'moistFurrow']),
+    );
+    expect(codes('keepMoist', 'carrot')).toContain('lookUnderBoard');
+    expect(codes('keepMoist', 'bush-bean')).not.toContain('lookUnderBoard');
+  });
+
+  it('sows corn in a block, and everything else in a furrow', () => {
+    for (const { id } of plainCatalogue.crops) {
+      const isCorn = ['sweet-corn', 'popcorn', 'flour-corn'].includes(id);
+      expect(codes('sow', id).includes('block'), id).toBe(isCorn);
+      expect(codes('sow', id).includes('drawFurrow'), id).toBe(!isCorn);
+    }
+  });
+
+  it('sows two seeds of cucumber to a cell, and says so of a hole only where there is more than one', () => {
+    expect(line('startIndoors', 'cucumber', 'seedsToACell')).toMatchObject({ count: 2 });
+    expect(line('sow', 'carrot', 'seedsToAHole')).toMatchObject({ count: 3 });
+    expect(codes('sow', 'pea')).not.toContain('seedsToAHole');
+  });
+
+  it('opens coiled roots of everything but cucurbits, which slide out untouched', () => {
+    for (const { id, family, methods } of plainCatalogue.crops) {
+      if (!methods.includes('startIndoors')) continue;
+      const isCucurbit = family === 'cucurbits';
+      expect(codes('setOut', id, 'startIndoors').includes('slideOut'), id).toBe(isCucurbit);
+      expect(codes('setOut', id, 'startIndoors').includes('openCoils'), id).toBe(!isCucurbit);
+    }
+  });
+
+  it('soaks root balls of plants, and points cloves, eyes and tips of what has none', () => {
+    expect(codes('setOut', 'tomato', 'startIndoors')).toEqual(
+      expect.arrayContaining([
+        'soakRootBalls',
+        'afterThree',
+        'tenMinutesOut',
+        'twoSpares',
+        'boneMeal',
+        'handfulOfCompost',
+      ]),
+    );
+    expect(codes('setOut', 'garlic', 'setPlants')).toContain('pointUp');
+    expect(codes('setOut', 'onion', 'setPlants')).toContain('tipsShowing');
+    expect(codes('setOut', 'potato', 'setPlants')).toContain('eyesUp');
+    expect(codes('setOut', 'asparagus', 'setPlants')).toContain('spreadCrown');
+    expect(codes('setOut', 'sweet-potato', 'setPlants')).toContain('slipsDeep');
+    for (const id of ['garlic', 'onion', 'potato'])
+      expect(codes('setOut', id, 'setPlants'), id).not.toContain('soakRootBalls');
+    expect(codes('setOut', 'lettuce', 'setPlants')).not.toContain('boneMeal');
+  });
+
+  it('thins carrots first to an inch, then to their final room, and others once', () => {
+    expect(line('thin', 'carrot', 'firstPass')!.length).toBeCloseTo(0.0254, 6);
+    expect(line('thinAgain', 'carrot', 'lastPass')!.length).toBe(plainCatalogue.crop('carrot')!.inRow);
+    expect(line('thin', 'lettuce', 'onePass')!.length).toBe(plainCatalogue.crop('lettuce')!.inRow);
+    expect(codes('thin', 'lettuce')).not.toContain('firstPass');
+    expect(codes('thin', 'beet')).toContain('severalFromOne');
+    expect(codes('thin', 'zucchini')).not.toContain('eatThinnings');
+    expect(codes('thin', 'carrot')).toContain('eatThinnings');
+  });
+
+  it('pots tomatoes on deeper, and others as they stood', () => {
+    expect(codes('potOn', 'tomato', 'startIndoors')).toContain('deeperPot');
+    expect(codes('potOn', 'tomato', 'startIndoors')).not.toContain('samePotDepth');
+    expect(
+      codes('potOn', 'cabbage', 'startIndoors').some(
+        (code) => code === 'samePotDepth' || code === 'deeperPot',
+      ),
+    ).toBe(true);
+  });
+
+  // By hand: 24 ft are 7.32 m, nine spans of 2.5 ft and a little, so ten and one hoops; the net is two feet longer.
+  it('counts hoops and measures the net', () => {
+    const bed = at('cabbage', 'startIndoors', 7.3152, 4);
+    expect(line('netOn', 'cabbage', 'hoops', bed)).toMatchObject({ count: 11 });
+    expect(line('netOn', 'cabbage', 'netLength', bed)!.length).toBeCloseTo(7.3152 + 0.6096, 6);
+    expect(line('netOn', 'cabbage', 'hoops', at('cabbage', 'startIndoors', 0.75, 1))).toMatchObject({
+      count: 2,
+    });
+    expect(line('netOn', 'cabbage', 'hoops', at('cabbage', 'startIndoors', 0.76, 1))).toMatchObject({
+      count: 3,
+    });
+  });
+
+  it('takes nets off what bees must find, and leaves them on cabbage', () => {
+    for (const id of ['cucumber', 'zucchini', 'melon'])
+      expect(codes('netOn', id), id).toContain('offForBees');
+    expect(codes('netOn', 'cabbage', 'startIndoors')).not.toContain('offForBees');
+  });
+
+  // By hand: 4 ft by 24 ft are 96 square feet, 8.92 m²: as many tablespoons.
+  it('feeds a tablespoon a square foot, cucurbits with less nitrogen', () => {
+    const bed = at('cabbage', 'startIndoors', 7.3, 8.918);
+    expect(line('feed', 'cabbage', 'granular', bed)).toMatchObject({ count: 96 });
+    expect(line('feed', 'cabbage', 'granular', at('cabbage', 'startIndoors', 1, 0.01))).toMatchObject({
+      count: 1,
+    });
+    expect(codes('feed', 'cucumber')).toContain('fruitFeed');
+    expect(codes('feed', 'cucumber')).not.toContain('granular');
+  });
+
+  it('puts up what the crop climbs, with a post every six feet and one more', () => {
+    expect(
+      codes('support', 'tomato', 'startIndoors').some((code) => code === 'cages' || code === 'stakes'),
+    ).toBe(true);
+    expect(line('support', 'pole-bean', 'trellis', at('pole-bean', 'sowInPlace', 7.3152, 4))).toMatchObject({
+      count: 5,
+    });
+    expect(line('support', 'pea', 'netting', at('pea', 'sowInPlace', 1, 1))).toMatchObject({ count: 2 });
+  });
+
+  it('picks outer leaves, cuts fruit and heads, lifts roots, and leaves seed to rattle', () => {
+    expect(codes('pick', 'kale')).toContain('outerLeaves');
+    expect(codes('pick', 'zucchini')).toContain('cutFruit');
+    expect(codes('pick', 'bush-bean')).toContain('twoHands');
+    expect(codes('pick', 'cabbage')).toContain('cutHead');
+    expect(codes('pick', 'carrot')).toContain('loosenAndLift');
+    expect(codes('pick', 'dry-bean')).toContain('dryOnPlant');
+    expect(codes('pick', 'dry-bean')).not.toContain('intoShade');
+  });
+
+  it('leaves the roots of legumes in the ground, and pulls others', () => {
+    for (const { id, family } of plainCatalogue.crops) {
+      expect(codes('clear', id).includes('legumeRootsStay'), id).toBe(family === 'legumes');
+      expect(codes('clear', id).includes('pullRoots'), id).toBe(
+        family !== 'legumes' && family !== 'coverCrops',
+      );
+    }
+  });
+});
+
+it('says the steps in the order in which hands do them', () => {
+  expect(codes('sow', 'carrot')).toEqual([
+    ...['afternoonInHeat', 'rakeFine', 'drawFurrow', 'moistFurrow', 'mixWithSand', 'seedsToAHole'],
+    ...['pressAndBarelyCover', 'fineRose', 'boardOver', 'labelIt'],
+  ]);
+  expect(codes('startIndoors', 'tomato', 'startIndoors')).toEqual([
+    ...['dampMix', 'seedsToACell', 'coverAndFirm', 'keepWarm', 'waterFromBelow', 'labelIt'],
+  ]);
+  expect(codes('setOut', 'cucumber', 'startIndoors')).toEqual([
+    ...['afterThree', 'soakRootBalls', 'slideOut', 'tenMinutesOut', 'handfulOfCompost', 'boneMeal'],
+    ...['firmAndWater', 'twoSpares', 'labelIt'],
+  ]);
+});
+
+const kinds = [...new Set(practiceCodes.flatMap((code) => [...practiceRows[code].kinds] as PracticeKind[]))];
+
+it('has a way for every kind of work with every crop, in hand-sized steps, and no number that is nothing', () => {
+  for (const crop of plainCatalogue.crops)
+    for (const method of crop.methods)
+      for (const kind of kinds) {
+        const lines = practiceFor(kind, { crop, method, rowLength: 0.3, area: 0.09 });
+        expect(lines.length, `${kind} ${crop.id}`).toBeGreaterThanOrEqual(2);
+        expect(lines.length, `${kind} ${crop.id}`).toBeLessThanOrEqual(14);
+        for (const { code, count, length } of lines) {
+          expect(count === undefined || (Number.isInteger(count) && count > 0), `${code} ${crop.id}`).toBe(
+            true,
+          );
+          expect(length === undefined || length > 0, `${code} ${crop.id}`).toBe(true);
+        }
+      }
+});
+
+it('has no line that is for nobody', () => {
+  for (const code of practiceCodes) {
+    const isUsed = plainCatalogue.crops.some((crop) =>
+      [...crop.methods].some((method) =>
+        kinds.some((kind) =>
+          practiceFor(kind, { crop, method, rowLength: 3, area: 2 }).some((one) => one.code === code),
+        ),
+      ),
+    );
+    expect(isUsed, code).toBe(true);
+  }
+});

@@ -1,0 +1,49 @@
+import type { Crop } from '../crop.ts';
+import type { Method } from '../kinds.ts';
+
+/** A kind of work at a planting that has a way to do it. */
+export type PracticeKind =
+  | 'startIndoors'
+  | 'keepMoist'
+  | 'thinTrays'
+  | 'potOn'
+  | 'support'
+  | 'sow'
+  | 'thin'
+  | 'thinAgain'
+  | 'hardenOff'
+  | 'setOut'
+  | 'netOn'
+  | 'cover'
+  | 'mulch'
+  | 'feed'
+  | 'netOff'
+  | 'pick'
+  | 'clear';
+
+/** A crop in hand: what is done with it goes by these. */
+export interface AtHand {
+  crop: Crop;
+  method: Method;
+  /** metres of row, and square metres that it covers */
+  rowLength: number;
+  area: number;
+}
+
+/** What a line says in numbers, in the units of the core; the screen turns them into the garden's own. */
+export interface PracticeFacts {
+  /** counted things: seeds, hoops, tablespoons */
+  count?: number;
+  /** metres */
+  length?: number;
+  /** °C */
+  warmth?: readonly [from: number, to: number];
+}
+
+/** A line, for what it holds, and with which numbers. */
+export interface PracticeRow {
+  kinds: readonly PracticeKind[];
+  /** the crops it is for; all where it is not said */
+  of?(at: AtHand): boolean;
+  facts?(at: AtHand): PracticeFacts;
+}
