@@ -2,7 +2,7 @@ import type { TaskView } from '@unity-acre/contract/work';
 import { type BriefWork, dueOf, isRoundKind, taskRow } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../crops/names.ts';
-import { useHere, useList, useMeasure } from '../garden/index.ts';
+import { useList, useMeasure } from '../garden/index.ts';
 import { useDates } from '../kit/dates.ts';
 
 type RecurringKind = 'pick' | 'feed' | 'hardenOff';
@@ -16,7 +16,6 @@ export function useTaskSentence(): (task: TaskView) => string {
   const dates = useDates();
   const names = useCropNames();
   const { length, number } = useMeasure();
-  const { garden } = useHere();
   const beds = useList('beds');
   const where = (bedIds: readonly string[]) => {
     const known = bedIds.flatMap((id) => beds.data?.find((bed) => bed.id === id)?.name ?? []);
@@ -27,7 +26,7 @@ export function useTaskSentence(): (task: TaskView) => string {
   return (task) => {
     const { kind } = task;
     const bed = where(task.bedIds);
-    const by = dates.short(dueOf(task, garden.today).by);
+    const by = dates.short(dueOf(task).by);
     // What comes round is told otherwise after its first time.
     const isAgain = !isRoundKind(kind) && taskRow(kind).step !== null && task.nth > 1;
     const key = task.title

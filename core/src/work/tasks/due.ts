@@ -1,20 +1,19 @@
-import { type Day, laterOf } from '../../calendar/index.ts';
+import type { Day } from '../../calendar/index.ts';
 import type { Window } from '../../season/index.ts';
 import { isRoundKind, type WorkKind } from '../kinds/index.ts';
 
-/** By when work is to be done, and the last good day where that is another. */
+/** By when work is to be done, and the last good day where that is a later one. */
 export interface Due {
   by: Day;
-  /** the last day on which it is still good; null where that is the day itself */
+  /** the last day on which it is still good; null where that is the day itself, or before it */
   until: Day | null;
 }
 
-/**
- * By when work is to be done: by its best day as long as that is to come, and by the last good day once it has passed. A round
- * has no best day, but days in which it is done.
- */
-export function dueOf({ kind, on, window }: { kind: WorkKind; on: Day; window: Window }, today: Day): Due {
-  const last = laterOf(on, window.latest);
-  if (isRoundKind(kind) || on < today) return { by: last, until: null };
-  return { by: on, until: on < last ? last : null };
+/** Work that has no best day, but days through which it lasts: rounds, and covers that lie ready. */
+const lasts = (kind: WorkKind): boolean => isRoundKind(kind) || kind === 'cover';
+
+/** By when work is to be done: by its best day, or the one that was chosen. */
+export function dueOf({ kind, on, window }: { kind: WorkKind; on: Day; window: Window }): Due {
+  if (lasts(kind)) return { by: window.latest, until: null };
+  return { by: on, until: on < window.latest ? window.latest : null };
 }
