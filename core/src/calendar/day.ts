@@ -49,8 +49,21 @@ export function dayNumber(day: Day): number {
 
 const twoDigits = Array.from({ length: 100 }, (_, n) => String(n).padStart(2, '0'));
 
+/** Days that were written already, by their numbers from 1970 on: the same few thousand are written again and again. */
+const MOST_WRITTEN = 60_000;
+const written = new Array<Day | undefined>(MOST_WRITTEN);
+
 /** The day of a day number. Source: as `dayNumber`, civil_from_days. */
 export function dayOfNumber(number: number): Day {
+  if (!(number >= 0 && number < MOST_WRITTEN)) return writtenOut(number);
+  const known = written[number];
+  if (known !== undefined) return known;
+  const day = writtenOut(number);
+  written[number] = day;
+  return day;
+}
+
+function writtenOut(number: number): Day {
   const shifted = number + EPOCH_SHIFT;
   const era = Math.floor(shifted / DAYS_IN_400_YEARS);
   const dayOfEra = shifted - era * DAYS_IN_400_YEARS;

@@ -153,26 +153,48 @@ function pathTo(
   return null;
 }
 
+const groupedBy = <One>(list: readonly One[], key: (one: One) => string): Map<string, One[]> => {
+  const groups = new Map<string, One[]>();
+  for (const one of list) groups.set(key(one), [...(groups.get(key(one)) ?? []), one]);
+  return groups;
+};
+
 /** Looks at one rota, rule by rule. */
 class Check {
   readonly broken: string[] = [];
+  readonly #sessions: Map<string, RotaSession>;
+  readonly #people: Map<string, RotaPerson>;
+  readonly #tasks: Map<string, RotaTask>;
+  readonly #seats: Map<string, Rota['seats']>;
+  readonly #placed: Map<string, Rota['placed']>;
+  readonly #placesOf: Map<string, Rota['placed']>;
+  readonly #seatsOf: Map<string, Rota['seats']>;
+  readonly #said: Map<string, boolean>;
+  readonly #promised: Set<string>;
+  readonly #locks: Map<string, string | null>;
 
   constructor(
     readonly problem: RotaProblem,
-    readonly rota: Rota,
-  ) {}
-
-  sessionOf(id: string): RotaSession {
-    return this.problem.sessions.find((one) => one.id === id)!;
+    rota: Rota,
+  ) {
+    this.#sessions = new Map(problem.sessions.map((one) => [one.id, one]));
+    this.#people = new Map(problem.people.map((one) => [one.id, one]));
+    this.#tasks = new Map(problem.tasks.map((one) => [one.id, one]));
+    this.#seats = groupedBy(rota.seats, ({ sessionId }) => sessionId);
+    this.#seatsOf = groupedBy(rota.seats, ({ personId }) => personId);
+    this.#placed = groupedBy(rota.placed, ({ sessionId }) => sessionId);
+    this.#placesOf = groupedBy(rota.placed, ({ taskId }) => taskId);
+    this.#said = new Map(problem.seatLocks.map((one) => [`${one.personId} ${one.sessionId}`, one.comes]));
+    this.#promised = new Set(problem.promised.map((one) => `${one.personId} ${one.sessionId}`));
+    this.#locks = new Map(problem.taskLocks.map(({ taskId, sessionId }) => [taskId, sessionId]));
   }
 
-  placesOf(id: string) {
-    return this.rota.placed.filter(({ taskId }) => taskId === id);
+  placesOf(id: string): Rota['placed'] {
+    return this.#placesOf.get(id) ?? [];
   }
 
   said(person: RotaPerson, session: RotaSession): boolean | undefined {
-    return this.problem.seatLocks.find((one) => one.personId === person.id && one.sessionId === session.id)
-      ?.comes;
+    return this.#said.get(`${person.id} ${session.id}`);
   }
 
   isFixed(person: RotaPerson, session: RotaSession): boolean {
@@ -180,15 +202,11 @@ class Check {
   }
 
   peopleIn(session: RotaSession): RotaPerson[] {
-    return this.problem.people.filter(({ id }) =>
-      this.rota.seats.some((seat) => seat.personId === id && seat.sessionId === session.id),
-    );
+    return (this.#seats.get(session.id) ?? []).flatMap(({ personId }) => this.#people.get(personId) ?? []);
   }
 
   tasksIn(session: RotaSession): RotaTask[] {
-    return this.problem.tasks.filter(({ id }) =>
-      this.placesOf(id).some(({ sessionId }) => sessionId === session.id),
-    );
+    return (this.#placed.get(session.id) ?? []).flatMap(({ taskId }) => this.#tasks.get(taskId) ?? []);
   }
 
   /** Who is there: how many, children, guardians, and everybody's own time and word. */
@@ -216,8 +234,7 @@ class Check {
   /** What is done: enough to call people for, no more than they can do, with the tools there are. */
   work(session: RotaSession): void {
     const [people, tasks] = [this.peopleIn(session), this.tasksIn(session)];
-    const isPromised = ({ id }: RotaPerson) =>
-      this.problem.promised.some((one) => one.personId === id && one.sessionId === session.id);
+    const isPromised = ({ id }: RotaPerson) => this.#promised.has(`${id} ${session.id}`);
     const called = people.filter((person) => !this.isFixed(person, session) && !isPromised(person));
     const work = sum(tasks.map((task) => cost(task, session)));
     if (work + NEARLY < WORTH_CALLING * WORKED * length(session) * sum(called.map(({ pace }) => pace)))
@@ -237,8 +254,8 @@ class Check {
 
   /** Each task: in its days, by enough people, after what comes before it. */
   task(task: RotaTask, session: RotaSession): void {
-    const lock = this.problem.taskLocks.find(({ taskId }) => taskId === task.id);
-    if (lock ? lock.sessionId !== session.id : session.on < task.earliest || session.on > task.latest)
+    const lock = this.#locks.get(task.id);
+    if (lock !== undefined ? lock !== session.id : session.on < task.earliest || session.on > task.latest)
       this.broken.push(`${task.id} is not for ${session.id}`);
     if (
       sum(
@@ -249,9 +266,9 @@ class Check {
     )
       this.broken.push(`${task.id} has too few`);
     for (const before of task.after) {
-      if (!this.problem.tasks.some(({ id }) => id === before)) continue;
+      if (!this.#tasks.has(before)) continue;
       const at = this.placesOf(before)[0];
-      const first = at && this.sessionOf(at.sessionId);
+      const first = at && this.#sessions.get(at.sessionId);
       const isBefore =
         first &&
         (first.id === session.id ||
@@ -263,9 +280,7 @@ class Check {
 
   /** Each person: in one place at a time, and not too long in a week. */
   person(person: RotaPerson): void {
-    const own = this.rota.seats
-      .filter(({ personId }) => personId === person.id)
-      .map(({ sessionId }) => this.sessionOf(sessionId));
+    const own = (this.#seatsOf.get(person.id) ?? []).map(({ sessionId }) => this.#sessions.get(sessionId)!);
     for (const one of own) {
       for (const other of own) {
         const meet = one.on === other.on && one.from < other.to && other.from < one.to;
