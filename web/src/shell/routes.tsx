@@ -115,12 +115,12 @@ const routes: RouteObject[] = [
           screen(
             'sessions/card/:taskId',
             () => import('../work/cards/CardPage.tsx'),
-            ...(['rota', 'day', 'cards', 'practice', 'season', 'people', 'ground'] as const),
+            ...(['rota', 'day', 'cards', 'practice', 'season', 'crops', 'people', 'ground'] as const),
           ),
           screen(
             'sessions/:id',
             () => import('../work/day/SessionDay.tsx'),
-            ...(['rota', 'day', 'cards', 'practice', 'season', 'people', 'ground'] as const),
+            ...(['rota', 'day', 'cards', 'practice', 'season', 'crops', 'people', 'ground'] as const),
           ),
           screen('log', () => import('../log/LogBook.tsx'), 'season', 'changes'),
           screen('garden', () => import('../place/setup/GardenSetUp.tsx'), 'climate'),

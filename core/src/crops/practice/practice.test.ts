@@ -167,7 +167,15 @@ describe('how work is done', () => {
 
 it('says the steps in the order in which hands do them', () => {
   expect(codes('sow', 'carrot')).toEqual([
-    ...['afternoonInHeat', 'rakeFine', 'drawFurrow', 'moistFurrow', 'mixWithSand', 'seedsToAHole'],
+    ...[
+      'afternoonInHeat',
+      'mulchAside',
+      'rakeFine',
+      'drawFurrow',
+      'moistFurrow',
+      'mixWithSand',
+      'seedsToAHole',
+    ],
     ...['pressAndBarelyCover', 'fineRose', 'boardOver', 'labelIt'],
   ]);
   expect(codes('startIndoors', 'tomato', 'startIndoors')).toEqual([
@@ -175,7 +183,7 @@ it('says the steps in the order in which hands do them', () => {
   ]);
   expect(codes('setOut', 'cucumber', 'startIndoors')).toEqual([
     ...['afterThree', 'soakRootBalls', 'slideOut', 'tenMinutesOut', 'handfulOfCompost', 'boneMeal'],
-    ...['firmAndWater', 'twoSpares', 'labelIt'],
+    ...['firmAndWater', 'puddleTest', 'twoSpares', 'labelIt'],
   ]);
 });
 

@@ -69,6 +69,7 @@ export const practiceRows = {
   soakOvernight: { kinds: ['startIndoors', 'sow'], of: isSoaked },
   afternoonInHeat: { kinds: ['sow'] },
   dampMix: { kinds: ['startIndoors'] },
+  mulchAside: { kinds: ['sow'] },
   rakeFine: { kinds: ['sow'], of: not(isLarge) },
   drawFurrow: { kinds: ['sow'], of: not(isCorn) },
   block: { kinds: ['sow'], of: isCorn },
@@ -120,6 +121,7 @@ export const practiceRows = {
   spreadCrown: { kinds: ['setOut'], of: propagule('crowns') },
   slipsDeep: { kinds: ['setOut'], of: propagule('slips') },
   firmAndWater: { kinds: ['setOut'] },
+  puddleTest: { kinds: ['setOut'] },
   twoSpares: { kinds: ['setOut'], of: isGrownPlant },
   labelIt: { kinds: ['startIndoors', 'sow', 'setOut', 'potOn'] },
   // What holds plants up, and what keeps things off.

@@ -1,5 +1,7 @@
+import type { Planting } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
-import { amounts, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import type { Crop } from '@unity-acre/core/crops';
+import { type Amounts, amounts, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
 import {
   isRoundKind,
   type RoundKind,
@@ -77,24 +79,66 @@ function Asked({ task }: { task: TaskView }) {
 
 /** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
 function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
-  const { t } = useTranslation(['day', 'season', 'cards']);
-  const { garden } = useHere();
-  const { number, length, spacing, depth: depthOf } = useMeasure();
-  const names = useCropNames();
+  const { t } = useTranslation(['day', 'season', 'cards', 'crops']);
   const crop = useCatalogue().crop(task.cropId);
   const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
   if (!crop || !planting || !bed) return null;
-  const { packing, plants, seeds } = amounts(
-    crop,
-    planting.method,
-    planting.pattern,
-    planting.width,
-    planting.length,
-    bed,
+  const { method, pattern, width, length } = planting;
+  const packed = amounts(crop, method, pattern, width, length, bed);
+  const { packing } = packed;
+  return (
+    <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
+      <div className="min-w-0">
+        <HowMuch task={task} kind={kind} crop={crop} planting={planting} packed={packed} />
+        {kind === 'pick' && (
+          <p className="font-semibold">
+            {t('day:card.ripe', { sign: t(`crops:sign.${crop.harvest.sign}`) })}
+          </p>
+        )}
+        <HowTo kind={kind} at={{ crop, method, rowLength: packing.rowLength, area: width * length }} />
+        <Asked task={task} />
+        {crop.cautions.map((caution) => (
+          <p key={caution} className="border-blossom border-l-4 pl-2">
+            {t(`season:caution.${caution}`)}
+          </p>
+        ))}
+        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`cards:${kind}.doneWhen`) })}</p>
+      </div>
+      {taskRow(kind).card.hasSpacing && (
+        <PackingDrawing
+          pattern={pattern}
+          packing={packing}
+          width={width}
+          length={length}
+          outline={plantedOutline(bed, width, length)}
+          between={crop.betweenRows}
+          inRow={spacingOf(crop, pattern)}
+          family={crop.family}
+        />
+      )}
+    </div>
   );
-  const area = planting.width * planting.length;
-  const inRow = spacingOf(crop, planting.pattern);
+}
+
+/** Which variety, how many, how deep and how far apart. */
+function HowMuch({
+  task,
+  kind,
+  crop,
+  planting,
+  packed: { packing, plants, seeds },
+}: {
+  task: TaskView;
+  kind: TaskKind;
+  crop: Crop;
+  planting: Planting;
+  packed: Amounts;
+}) {
+  const { t } = useTranslation(['day', 'season']);
+  const { garden } = useHere();
+  const names = useCropNames();
+  const { number, length, spacing, depth: depthOf } = useMeasure();
   const depth = sowingDepth(crop, garden.rules.depth);
   const { card } = taskRow(kind);
   const deep = [depth.from, depth.to].map(depthOf);
@@ -114,34 +158,15 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
       `${t('season:setOutDepthLabel')} ${t(`season:setOutDepth.${crop.setOutDepth}`)}`,
     card.hasSpacing &&
       planting.pattern !== 'broadcast' &&
-      t('day:card.apart', { inRow: spacing(inRow), between: spacing(packing.betweenRows) }),
+      t('day:card.apart', {
+        inRow: spacing(spacingOf(crop, planting.pattern)),
+        between: spacing(packing.betweenRows),
+      }),
   ].filter(Boolean);
   return (
-    <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
-      <div className="min-w-0">
-        <p>{facts.join(', ')}</p>
-        {how.length > 0 && <p>{how.join(' ')}</p>}
-        <HowTo kind={kind} at={{ crop, method: planting.method, rowLength: packing.rowLength, area }} />
-        <Asked task={task} />
-        {crop.cautions.map((caution) => (
-          <p key={caution} className="border-blossom border-l-4 pl-2">
-            {t(`season:caution.${caution}`)}
-          </p>
-        ))}
-        <p className="text-ink-soft">{t('day:card.doneWhen', { what: t(`cards:${kind}.doneWhen`) })}</p>
-      </div>
-      {card.hasSpacing && (
-        <PackingDrawing
-          pattern={planting.pattern}
-          packing={packing}
-          width={planting.width}
-          length={planting.length}
-          outline={plantedOutline(bed, planting.width, planting.length)}
-          between={crop.betweenRows}
-          inRow={inRow}
-          family={crop.family}
-        />
-      )}
-    </div>
+    <>
+      <p>{facts.join(', ')}</p>
+      {how.length > 0 && <p>{how.join(' ')}</p>}
+    </>
   );
 }
