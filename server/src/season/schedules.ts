@@ -267,7 +267,7 @@ export function overdueAfter({ steps }: PlantingSchedule): Day | null {
   if (!up?.overdueAfter) return null;
   const sown = startOf(steps)!;
   const isLater = (step: Milestone) =>
-    ['emerge', 'thin', 'hardenOff', 'firstPick', 'clear'].includes(step.kind);
+    ['emerge', 'thinTrays', 'potOn', 'thin', 'hardenOff', 'firstPick', 'clear'].includes(step.kind);
   const seen = steps.some((step) => step.done && isLater(step));
   const setOut = sown.kind === 'startIndoors' && steps.some((step) => step.kind === 'setOut' && step.done);
   return sown.done && !seen && !setOut ? up.overdueAfter : null;

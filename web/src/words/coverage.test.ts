@@ -18,7 +18,7 @@ import {
   type Reason,
   ruleSchools,
 } from '@unity-acre/core/season';
-import { isRoundKind, roundKinds, roundRow, taskKinds, workKinds } from '@unity-acre/core/work';
+import { isRoundKind, roundKinds, roundRow, taskKinds, toolNames, workKinds } from '@unity-acre/core/work';
 import { describe, expect, it } from 'vitest';
 import { allWords } from './all.ts';
 
@@ -31,6 +31,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     ['parts of the season', croppings, words.season.cropping],
     ['families', families, words.kit.family],
     ['entries', entryKinds, words.log.kind],
+    ['tools', toolNames, words.rota.tool],
     ['reasons to skip a row', skipReasons, words.climate.station.skip],
   ] as [string, readonly string[], object][])('all %s have words', (_name, codes, known) => {
     for (const code of codes) expect(known).toHaveProperty(code);

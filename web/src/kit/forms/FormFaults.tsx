@@ -18,11 +18,13 @@ export function FormFaults() {
     <>
       {refused && !isSaidThere && clashes.length === 0 && <RefusedNote refused={refused} />}
       {unshown.length > 0 && (
-        <ul role="alert" className="border-beet border-l-4 bg-beet-soft px-3 py-1 text-beet">
-          {unshown.map(([field, message]) => (
-            <li key={field}>{remedy(message)}</li>
-          ))}
-        </ul>
+        <div role="alert" className="border-beet border-l-4 bg-beet-soft px-3 py-1 text-beet">
+          <ul>
+            {unshown.map(([field, message]) => (
+              <li key={field}>{remedy(message)}</li>
+            ))}
+          </ul>
+        </div>
       )}
       {clashes.length > 0 && <Clashes clashes={clashes} />}
     </>

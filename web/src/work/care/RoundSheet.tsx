@@ -32,10 +32,10 @@ interface RoundValues {
 
 const written = (value: number | null): string => (value === null ? '' : String(value));
 
-const valuesOf = (row: Round): RoundValues => ({
+const valuesOf = ({ id: _, version: __, monthly, ...row }: Round): RoundValues => ({
   ...row,
   bedIds: [...row.bedIds].sort(),
-  repeat: repeatOf(row),
+  repeat: repeatOf({ ...row, monthly }),
   every: written(row.every),
   until: row.until ?? '',
   span: String(row.span),
