@@ -128,6 +128,12 @@ describe('a spot in the garden', () => {
 describe('protection', () => {
   const under = (protection: Protection) => almanacOf(northern.climate, { protection });
 
+  it('lies on the soil as film alone: under cloth, tunnels and hoop houses it is bare', () => {
+    const bare = protections.filter((kind) => shelters[kind].soil === 'bare');
+    expect(bare).toEqual(['none', 'cloth', 'tunnel', 'hoopHouse']);
+    expect(shelters.film.soil).toBe('film');
+  });
+
   it('keeps frost off and nights warm by what it is said to, and by no more', () => {
     for (const kind of protections) {
       const { frostC, nightsC, meanC } = shelters[kind];
