@@ -61,6 +61,16 @@ const daySpan = ([fewest, most]: readonly [number, number]): DaySpan => ({
   most,
 });
 
+/** Whether more is sown to a hole or cell than is left to grow there. */
+export const isSownTogether = ({
+  seedsPerHole,
+  inClumps,
+}: Pick<CropRow, 'seedsPerHole' | 'inClumps'>): boolean => seedsPerHole > 1 && !inClumps;
+
+/** Whether insects have to come to its flowers for it to fruit: nets come off for them (KNOWLEDGE 8). */
+export const needsBees = ({ isolation, harvest }: Pick<CropRow, 'isolation' | 'harvest'>): boolean =>
+  isolation.by === 'insect' && harvest.style === 'fruit';
+
 /** Turns a checked catalogue row into SI and spans. */
 export function cropFrom(row: CropRow): Crop {
   const { weeksIndoors, emergenceDays, sproutDays, germinationC, growthC, depthIn, ...rest } = row;
@@ -71,7 +81,7 @@ export function cropFrom(row: CropRow): Crop {
   return {
     ...same,
     // Everything sown two or three to a hole is thinned to one (KNOWLEDGE 3.10).
-    thinning: row.thinning ?? (row.seedsPerHole > 1 && !row.inClumps ? 'one' : undefined),
+    thinning: row.thinning ?? (isSownTogether(row) ? 'one' : undefined),
     daysIndoors: weeksIndoors
       ? {
           fewest: Math.round(weeksIndoors[0] * 7),

@@ -1,3 +1,5 @@
+import { toMetres } from '../../units/index.ts';
+import { needsBees } from '../crop.ts';
 import type { AtHand, PracticeRow } from './practice.ts';
 
 const isFamily =
@@ -45,19 +47,17 @@ const picked =
   (...styles: string[]) =>
   ({ crop }: AtHand) =>
     styles.includes(crop.harvest.style);
-/** Fruit that insects must pollinate: nets come off for the flowers (KNOWLEDGE 8). */
-const needsBees = ({ crop }: AtHand) => crop.isolation.by === 'insect' && crop.harvest.style === 'fruit';
 const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
 
 /** Hoops stand every two to three feet: one more than there are spans of 75 cm (KNOWLEDGE 3.10). */
 const HOOP_SPAN_M = 0.75;
 /** A net reaches a foot beyond the bed at each end. */
-const NET_BEYOND_M = 0.3048;
+const NET_BEYOND_M = toMetres(1, 'ft');
 /** Granular 4-4-4: a tablespoon a square foot at planting (KNOWLEDGE 3.10, 5). */
-const SQUARE_FOOT_M2 = 0.09290304;
+const SQUARE_FOOT_M2 = toMetres(1, 'ft') ** 2;
 const tablespoons = ({ area }: AtHand) => Math.max(1, Math.ceil(area / SQUARE_FOOT_M2));
 /** Stakes and cages stand one to a plant; posts of a trellis every six feet. Common practice, no source. */
-const POST_SPAN_M = 1.8288;
+const POST_SPAN_M = toMetres(6, 'ft');
 const posts = ({ rowLength }: AtHand) => Math.max(2, Math.ceil(rowLength / POST_SPAN_M) + 1);
 
 /**
@@ -94,7 +94,7 @@ export const practiceRows = {
   snipNotPull: { kinds: ['thinTrays', 'thin', 'thinAgain'] },
   moistBeforeThinning: { kinds: ['thin', 'thinAgain'] },
   severalFromOne: { kinds: ['thin'], of: is('beet', 'chard') },
-  firstPass: { kinds: ['thin'], of: isThinnedTwice, facts: () => ({ length: 0.0254 }) },
+  firstPass: { kinds: ['thin'], of: isThinnedTwice, facts: () => ({ length: toMetres(1, 'in') }) },
   onePass: { kinds: ['thin'], of: not(isThinnedTwice), facts: ({ crop }) => ({ length: crop.inRow }) },
   lastPass: { kinds: ['thinAgain'], facts: ({ crop }) => ({ length: crop.inRow }) },
   eatThinnings: { kinds: ['thin', 'thinAgain'], of: picked('leaves', 'root', 'stem', 'bulb', 'head') },
@@ -134,7 +134,7 @@ export const practiceRows = {
   hoops: { kinds: ['netOn'], facts: ({ rowLength }) => ({ count: Math.ceil(rowLength / HOOP_SPAN_M) + 1 }) },
   netLength: { kinds: ['netOn'], facts: ({ rowLength }) => ({ length: rowLength + 2 * NET_BEYOND_M }) },
   noGaps: { kinds: ['netOn'] },
-  offForBees: { kinds: ['netOn', 'netOff'], of: needsBees },
+  offForBees: { kinds: ['netOn', 'netOff'], of: ({ crop }) => needsBees(crop) },
   liftOff: { kinds: ['netOff'] },
   dryAndFold: { kinds: ['netOff'] },
   byMidAfternoon: { kinds: ['cover'] },

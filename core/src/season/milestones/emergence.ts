@@ -1,5 +1,5 @@
 import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
-import { type Crop, type DaySpan, daysToEmergence } from '../../crops/index.ts';
+import { type Crop, type DaySpan, daysToEmergence, isSownTogether } from '../../crops/index.ts';
 import type { SeasonDay } from '../../place/index.ts';
 import type { Reason } from '../reason.ts';
 import type { Gates } from '../windows/index.ts';
@@ -65,8 +65,7 @@ export function emergence(
 
 /** Seedlings in trays, where more than one was sown to a cell. @param up when they came up */
 export function thinningInTrays({ chain, plan }: MilestoneContext, up: Day): void {
-  const { seedsPerHole, inClumps } = plan.crop;
-  if (seedsPerHole < 2 || inClumps) return;
+  if (!isSownTogether(plan.crop)) return;
   const reason: Reason = { code: 'thinTraysAfter', days: THIN_TRAYS_DAYS, from: up };
   chain.add('thinTrays', about(addDays(up, THIN_TRAYS_DAYS), 3, 7), sameReason(reason));
 }

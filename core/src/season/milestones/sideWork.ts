@@ -1,5 +1,5 @@
 import { addDays, type Day, earlierOf, laterOf } from '../../calendar/index.ts';
-import { netsAgainst } from '../../crops/index.ts';
+import { needsBees, netsAgainst } from '../../crops/index.ts';
 import { laterQuantile } from '../../place/index.ts';
 import { isCover } from '../windows/index.ts';
 import { about, sameReason } from './chain.ts';
@@ -42,7 +42,7 @@ function nets({ chain, plan }: MilestoneContext, out: Day, pick: Day | undefined
   const isFruitNet = crop.net === 'birds' && crop.harvest.style === 'fruit';
   if (isFruitNet) return;
   const on = chain.add('netOn', about(out, 0, 7), sameReason({ code: 'netFrom', from: out })).on;
-  if (!pick || crop.isolation.by !== 'insect' || crop.harvest.style !== 'fruit') return;
+  if (!pick || !needsBees(crop)) return;
   const best = laterOf(addDays(on, 7), addDays(pick, -FLOWER_TO_PICK_DAYS));
   const reason = { code: 'netOffAtFlower', days: FLOWER_TO_PICK_DAYS, pick } as const;
   chain.add('netOff', about(best, 5, 3), sameReason(reason));

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
 import { addDays, daysBetween } from '../../calendar/index.ts';
 import { plainCatalogue } from '../../crops/index.ts';
-import { almanacOf, almanacOfYear, climateOfNormals, yearSoFar } from '../../place/index.ts';
+import { almanacOf, almanacOfYear, climateOfNormals, SEED_DEPTH_MM, yearSoFar } from '../../place/index.ts';
 import { computeMilestones, type Milestone, type PlantingPlan } from '../index.ts';
 import { gatesOf } from '../windows/index.ts';
 
@@ -118,5 +118,41 @@ describe('a thermometer in the soil', () => {
     const up = (spot: typeof usual) =>
       step(computeMilestones({ ...plan('pea'), startOn: '2026-04-09' }, spot), 'emerge').on;
     expect(up(warmed(16)) < up(usual)).toBe(true);
+  });
+});
+
+describe('heat of this year', () => {
+  /** The gates on a day, after a spell that was so much warmer than usual from one season day to another. */
+  const gatesAfter = (today: string, from: number, to: number, offC: number) => {
+    const seen = Array.from({ length: usual.seasonDayOf(2026, today) }, (_, seasonDay) => {
+      const off = seasonDay >= from && seasonDay < to ? offC : 0;
+      const [low, high] = [usual.low[seasonDay]! + off, usual.high[seasonDay]! + off];
+      return { on: addDays('2026-01-01', seasonDay), low, high };
+    });
+    const spot = almanacOf({ ...climate, thisYear: yearSoFar(climate.latitude, today, seen) });
+    return gatesOf(almanacOfYear(spot, 2026), 2026);
+  };
+  const hottest = Math.max(...usual.soil(SEED_DEPTH_MM));
+
+  it('keeps seed out of soil that is still too hot for it, which usually it never is', () => {
+    const c = hottest + 2;
+    expect(gatesOf(usual, 2026).soilCoolEnough(c)).toBeNull();
+    const today = usual.seasonDayOf(2026, '2026-08-20');
+    const { seasonDay } = gatesAfter('2026-08-20', 190, today, 8).soilCoolEnough(c)!;
+    expect(seasonDay).toBeGreaterThanOrEqual(today);
+    expect(seasonDay).toBeLessThan(today + 15);
+  });
+
+  it('closes a spring from the day the heat began, and not for a spell that is over', () => {
+    const c = hottest - 6;
+    const then = gatesOf(usual, 2026).soilTooHot(c, 100)!.seasonDay;
+    expect(then).toBeGreaterThan(135);
+    // Hot since the day 120, and hot today.
+    const now = gatesAfter('2026-05-12', 118, 131, 14).soilTooHot(c, 100)!.seasonDay;
+    expect(now).toBeGreaterThanOrEqual(118);
+    expect(now).toBeLessThan(131);
+    // The same spell two weeks ago has closed nothing.
+    const over = gatesAfter('2026-05-14', 105, 116, 14).soilTooHot(c, 100)!.seasonDay;
+    expect(Math.abs(over - then)).toBeLessThanOrEqual(3);
   });
 });

@@ -173,7 +173,7 @@ export class Gates {
 
   /** The first season day from which soil at seed depth stays cool enough for the crop's seed until midwinter. */
   soilCoolEnough(soilC: number): Gate | null {
-    const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
     for (let seasonDay = YEAR - 1; seasonDay >= MIDSUMMER; seasonDay--) {
       if (soil[seasonDay]! <= soilC) continue;
       return { seasonDay: seasonDay + 1, reason: { code: 'soilHot', soilC, by: this.#day(seasonDay + 1) } };
@@ -183,10 +183,15 @@ export class Gates {
 
   /** The first season day after `from` at which soil at seed depth is too hot for the crop's seed; null where it never is. */
   soilTooHot(soilC: number, from: number): Gate | null {
-    const soil = usualYear(this.almanac).soil(SEED_DEPTH_MM);
-    for (let seasonDay = Math.max(0, from); seasonDay < YEAR; seasonDay++)
-      if (soil[seasonDay]! > soilC)
-        return { seasonDay, reason: { code: 'soilTooHot', soilC, on: this.#day(seasonDay) } };
+    const soil = this.almanac.soil(SEED_DEPTH_MM);
+    let since: number | null = null;
+    for (let seasonDay = Math.max(0, from); seasonDay < YEAR; seasonDay++) {
+      if (soil[seasonDay]! > soilC) since ??= seasonDay;
+      else since = null;
+      // A hot spell that is over by now has closed nothing.
+      if (since !== null && seasonDay >= this.almanac.measured)
+        return { seasonDay: since, reason: { code: 'soilTooHot', soilC, on: this.#day(since) } };
+    }
     return null;
   }
 

@@ -45,6 +45,8 @@ export interface TaskRow {
   follows: readonly string[];
   /** true where there is nothing to do as long as nothing is up */
   waitsForEmergence: boolean;
+  /** true for what has no best day but lasts through its window, as covers that lie ready */
+  lasts: boolean;
   /** true for a few minutes' work of every day: what there is of it on a day stands in lists as one line */
   isBrief: boolean;
 }
@@ -59,6 +61,7 @@ const plain = {
   follows: [],
   waitsForEmergence: false,
   isBrief: false,
+  lasts: false,
 } as const;
 const thinning = {
   ...plain,
@@ -176,6 +179,7 @@ export const taskRows = {
   cover: {
     ...plain,
     step: 'cover',
+    lasts: true,
     needs: { ...anybody, fewest: 2, most: 6, critical: true },
     follows: ['sow', 'setOut'],
     pace: { fixed: 5, perPlant: 0, perMetre: 1.5 },

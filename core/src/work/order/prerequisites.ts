@@ -1,11 +1,12 @@
 import type { Day } from '../../calendar/index.ts';
+import { groupedBy } from '../../maths/index.ts';
 import { isRoundKind, roundRow, taskRow, type WorkKind } from '../kinds/index.ts';
 
 /** A piece of work, as far as it tells what has to be done before it. */
 export interface OrderedWork {
   id: string;
   kind: WorkKind;
-  /** the how manieth time of what comes round, 1 for the first */
+  /** which time it is of what comes round, 1 for the first */
   nth: number;
   /** the planting and its season; null for a round */
   planting: string | null;
@@ -20,18 +21,15 @@ export interface OrderedWork {
  * A bed that is made ready after the day of the sowing is made ready for another one.
  */
 export function prerequisites(work: readonly OrderedWork[]): Map<string, string[]> {
-  const ofPlanting = new Map<string, OrderedWork[]>();
-  const preparing = new Map<string, OrderedWork[]>();
-  const add = (to: Map<string, OrderedWork[]>, key: string, one: OrderedWork) => {
-    const known = to.get(key);
-    if (known) known.push(one);
-    else to.set(key, [one]);
-  };
-  for (const one of work) {
-    if (isRoundKind(one.kind)) {
-      if (roundRow(one.kind).preparesBed) for (const bedId of one.bedIds) add(preparing, bedId, one);
-    } else if (one.planting !== null) add(ofPlanting, one.planting, one);
-  }
+  const ofPlanting = groupedBy(
+    work.filter(({ kind }) => !isRoundKind(kind)),
+    ({ planting }) => planting ?? '',
+  );
+  const preparing = work.filter(({ kind }) => isRoundKind(kind) && roundRow(kind).preparesBed);
+  const ofBed = groupedBy(
+    preparing.flatMap((one) => one.bedIds.map((bedId) => ({ bedId, one }))),
+    ({ bedId }) => bedId,
+  );
   const after = new Map<string, string[]>();
   for (const one of work) {
     if (isRoundKind(one.kind)) continue;
@@ -42,7 +40,7 @@ export function prerequisites(work: readonly OrderedWork[]): Map<string, string[
     );
     if (isPlanting)
       for (const bedId of one.bedIds)
-        before.push(...(preparing.get(bedId) ?? []).filter((ready) => ready.on <= one.on));
+        for (const { one: ready } of ofBed.get(bedId) ?? []) if (ready.on <= one.on) before.push(ready);
     if (before.length > 0) after.set(one.id, [...new Set(before.map(({ id }) => id))]);
   }
   return after;

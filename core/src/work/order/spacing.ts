@@ -1,4 +1,5 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../../calendar/index.ts';
+import { groupedBy } from '../../maths/index.ts';
 import type { Window } from '../../season/index.ts';
 
 /** Work that is one of several of its kind, such as the sowings of a succession. */
@@ -20,14 +21,8 @@ const ONE_TIME_DAYS = 4;
  * @returns windows by id; work that is alone in its series has the one it had
  */
 export function spacedWindows(work: readonly SpacedWork[], from: Day): Map<string, Window> {
-  const series = new Map<string, SpacedWork[]>();
-  for (const one of work) {
-    const known = series.get(one.series);
-    if (known) known.push(one);
-    else series.set(one.series, [one]);
-  }
   const windows = new Map<string, Window>();
-  for (const all of series.values()) {
+  for (const all of groupedBy(work, ({ series }) => series).values()) {
     const times = timesOf(all, from);
     for (const [i, time] of times.entries())
       for (const { id, window } of time.works)

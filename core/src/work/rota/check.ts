@@ -1,3 +1,4 @@
+import { groupedBy } from '../../maths/index.ts';
 import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
 /*
@@ -152,12 +153,6 @@ function pathTo(
   }
   return null;
 }
-
-const groupedBy = <One>(list: readonly One[], key: (one: One) => string): Map<string, One[]> => {
-  const groups = new Map<string, One[]>();
-  for (const one of list) groups.set(key(one), [...(groups.get(key(one)) ?? []), one]);
-  return groups;
-};
 
 /** Looks at one rota, rule by rule. */
 class Check {

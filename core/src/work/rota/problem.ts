@@ -1,7 +1,7 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Availability, Hours, Skill, Strain } from '../../crew/index.ts';
 import type { Point } from '../../ground/index.ts';
-import type { ToolNeed } from '../kinds/index.ts';
+import type { Needs } from '../kinds/index.ts';
 
 /** A meeting that people and tasks are put into. */
 export interface RotaSession extends Hours {
@@ -18,25 +18,16 @@ export interface RotaSession extends Hours {
   place: Point | null;
 }
 
-/** Work to be put into a session. */
-export interface RotaTask {
+/** Work to be put into a session, with what it asks of those who do it. */
+export interface RotaTask extends Omit<Needs, 'sky'> {
   id: string;
   /** minutes of work for one practised person */
   minutes: number;
   earliest: Day;
   latest: Day;
   best: Day;
-  fewest: number;
-  most: number;
-  strains: readonly Strain[];
-  /** what at least one at it must have learnt */
-  skill: Skill | null;
-  adultsOnly: boolean;
-  tools: readonly ToolNeed[];
   /** tasks that come before it, in an earlier session or earlier in the same one */
   after: readonly string[];
-  /** true where something dies or is lost when its window passes */
-  critical: boolean;
   place: Point | null;
   /** days on which the sky is not what it wants; the session is put there only where there is no other */
   poorSky: readonly Day[];

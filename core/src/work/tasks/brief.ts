@@ -1,4 +1,5 @@
 import type { Day } from '../../calendar/index.ts';
+import { groupedBy } from '../../maths/index.ts';
 import { isRoundKind, taskRow, type WorkKind } from '../kinds/index.ts';
 
 /** Whether work is a few minutes of every day, which is not planned one by one. */
@@ -16,13 +17,12 @@ export function withBriefTogether<Task extends { kind: WorkKind; on: Day }>(
   tasks: readonly Task[],
 ): { single: Task[]; brief: BriefWork<Task>[] } {
   const single = tasks.filter(({ kind }) => !isBrief(kind));
-  const brief = new Map<string, BriefWork<Task>>();
-  for (const task of tasks) {
-    const { kind, on } = task;
-    if (!isBrief(kind)) continue;
-    const known = brief.get(`${kind} ${on}`);
-    if (known) known.tasks.push(task);
-    else brief.set(`${kind} ${on}`, { kind, on, tasks: [task] });
-  }
-  return { single, brief: [...brief.values()] };
+  const brief = groupedBy(
+    tasks.filter(({ kind }) => isBrief(kind)),
+    ({ kind, on }) => `${kind} ${on}`,
+  );
+  return {
+    single,
+    brief: [...brief.values()].map((all) => ({ kind: all[0]!.kind, on: all[0]!.on, tasks: all })),
+  };
 }

@@ -1,6 +1,6 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Window } from '../../season/index.ts';
-import { isRoundKind, type WorkKind } from '../kinds/index.ts';
+import { isRoundKind, taskRow, type WorkKind } from '../kinds/index.ts';
 
 /** By when work is to be done, and the last good day where that is a later one. */
 export interface Due {
@@ -10,7 +10,7 @@ export interface Due {
 }
 
 /** Work that has no best day, but days through which it lasts: rounds, and covers that lie ready. */
-const lasts = (kind: WorkKind): boolean => isRoundKind(kind) || kind === 'cover';
+const lasts = (kind: WorkKind): boolean => isRoundKind(kind) || taskRow(kind).lasts;
 
 /** By when work is to be done: by its best day, or the one that was chosen. */
 export function dueOf({ kind, on, window }: { kind: WorkKind; on: Day; window: Window }): Due {

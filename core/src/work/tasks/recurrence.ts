@@ -19,7 +19,7 @@ export interface Wanted {
   kept?: readonly TimeName[];
 }
 
-/** What tells a time of work from the others: its day where it is of every day, else the how manieth it is. */
+/** What tells a time of work from the others: its day where it is of every day, else its number. */
 export type TimeName = { day: Day } | { nth: number };
 
 /** One time of work that comes round. */

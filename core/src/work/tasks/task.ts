@@ -30,7 +30,7 @@ export interface Task {
   id: string;
   plantingId: string;
   kind: TaskKind;
-  /** the how manieth time it is, 1 for the first */
+  /** which time it is, 1 for the first */
   nth: number;
   window: Window;
   /** the day planned for it */
@@ -48,7 +48,7 @@ export interface Task {
 /**
  * The id of a planting's task of a kind: the same for the same planting, however often it is computed.
  * @param season for what stands for years, the later season it is done in; each year has its own feeding
- * @param time which time of what comes round it is: its day for what is of every day, else the how manieth; null for the first
+ * @param time which time of what comes round it is: its day for what is of every day, else its number; null for the first
  */
 export function taskId(
   plantingId: string,

@@ -1,6 +1,7 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { daysOfWork } from '@unity-acre/core/log';
+import { groupedBy } from '@unity-acre/core/maths';
 import { dayInSeason } from '@unity-acre/core/place';
 import {
   occurrenceParts,
@@ -55,18 +56,6 @@ function plantingTasks(
   }));
 }
 
-/** Ids of tasks by the planting they follow from. */
-function byPlanting(ids: readonly string[]): Map<string, string[]> {
-  const kept = new Map<string, string[]>();
-  for (const id of new Set(ids)) {
-    const plantingId = id.slice(0, id.indexOf('.'));
-    const known = kept.get(plantingId);
-    if (known) known.push(id);
-    else kept.set(plantingId, [id]);
-  }
-  return kept;
-}
-
 /** The days that are looked ahead to. */
 type Ahead = Pick<Wanted, 'today' | 'until'>;
 
@@ -96,7 +85,8 @@ export async function taskViews(
     ),
   );
   const pace = await paceOfGarden(manager, garden.id);
-  const kept = byPlanting([...marks.keys(), ...inSession.keys(), ...(wantedId === null ? [] : [wantedId])]);
+  const ids = new Set([...marks.keys(), ...inSession.keys(), ...(wantedId === null ? [] : [wantedId])]);
+  const kept = groupedBy(ids, (id) => id.slice(0, id.indexOf('.')));
   const viewOf = (task: Undecided, suspectAfter: Day | null): TaskView => {
     const { doneOn = null, share = null } = marks.get(task.id) ?? {};
     return {

@@ -1,0 +1,11 @@
+/** Things by what they have in common, each group and the groups in the order of their first. */
+export function groupedBy<One>(list: Iterable<One>, keyOf: (one: One) => string): Map<string, One[]> {
+  const groups = new Map<string, One[]>();
+  for (const one of list) {
+    const key = keyOf(one);
+    const known = groups.get(key);
+    if (known) known.push(one);
+    else groups.set(key, [one]);
+  }
+  return groups;
+}
