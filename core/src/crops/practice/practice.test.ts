@@ -151,6 +151,10 @@ describe('how work is done', () => {
     expect(codes('pick', 'bush-bean')).toContain('twoHands');
     expect(codes('pick', 'cabbage')).toContain('cutHead');
     expect(codes('pick', 'carrot')).toContain('loosenAndLift');
+    expect(codes('pick', 'leek')).toContain('loosenAndLift');
+    expect(codes('pick', 'celery')).toContain('cutStems');
+    for (const id of ['leek', 'asparagus', 'rhubarb'])
+      expect(codes('pick', id), id).not.toContain('cutStems');
     expect(codes('pick', 'dry-bean')).toContain('dryOnPlant');
     expect(codes('pick', 'dry-bean')).not.toContain('intoShade');
   });

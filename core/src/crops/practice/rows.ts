@@ -47,6 +47,9 @@ const picked =
   (...styles: string[]) =>
   ({ crop }: AtHand) =>
     styles.includes(crop.harvest.style);
+/** Stems that are lifted with their roots, and those that are snapped or twisted off. */
+const isLifted = is('leek', 'scallion');
+const isSnapped = is('asparagus', 'rhubarb', 'brussels-sprouts');
 const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
 
 /** Hoops stand every two to three feet: one more than there are spans of 75 cm (KNOWLEDGE 3.10). */
@@ -154,8 +157,8 @@ export const practiceRows = {
   cutFruit: { kinds: ['pick'], of: picked('fruit') },
   twoHands: { kinds: ['pick'], of: picked('pods') },
   cutHead: { kinds: ['pick'], of: picked('head') },
-  loosenAndLift: { kinds: ['pick'], of: picked('root', 'bulb', 'tuber') },
-  cutStems: { kinds: ['pick'], of: picked('stem', 'flowers') },
+  loosenAndLift: { kinds: ['pick'], of: (at) => picked('root', 'bulb', 'tuber')(at) || isLifted(at) },
+  cutStems: { kinds: ['pick'], of: (at) => picked('stem', 'flowers')(at) && !isLifted(at) && !isSnapped(at) },
   dryOnPlant: { kinds: ['pick'], of: picked('seed') },
   coverCropPick: { kinds: ['pick'], of: picked('cover') },
   intoShade: { kinds: ['pick'], of: not(picked('seed', 'cover')) },
