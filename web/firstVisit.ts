@@ -24,6 +24,9 @@ const WANTED_BY_MANY = 14;
 /** And so a module of our own, an icon or a part of a control: they are many and small, and a file for each would cost more than what is in it. */
 const WANTED_BY_SOME = 3;
 
+/** Half of what everything starts with, and seldom another version: fetched beside the rest, and kept when that changes. */
+const REACT = /[/]node_modules[/](react|react-dom|scheduler)[/]/;
+
 /** What checks values, with what is made of it, is long in starting: what only opens and closes must not wait for it. */
 const CHECKS =
   /[/](zod|react-hook-form|@hookform)[/]|[/]contract[/]src[/]|[/]kit[/]forms[/]bodyForm[.]|[/]crops[/](row|check)[.]/;
@@ -82,13 +85,14 @@ export async function groupsOf(config: InlineConfig): Promise<Map<string, string
   const apart = union(reachedBy(({ isEntry, name }) => isEntry && name !== 'index'));
   for (const id of new Set([...chunks.values()].flatMap(({ moduleIds }) => moduleIds))) {
     if (heads.has(id) || apart.has(id) || id.endsWith('/main.tsx')) continue;
-    if (start.has(id)) groups.set(id, 'start');
+    if (start.has(id)) groups.set(id, REACT.test(id) ? 'react' : 'start');
     else if (inside.has(id)) groups.set(id, entrances.has(id) ? 'common' : 'inside');
     else {
       const before = entrances.get(id) ?? 0;
       const isLibrary = id.includes('node_modules') && !/[/](@radix-ui|lucide-react)[/]/.test(id);
       const enough = before > 0 || isLibrary ? WANTED_BY_MANY : WANTED_BY_SOME;
-      const isOften = (screens.get(id) ?? 0) >= enough;
+      // What the first screen of a place is made of comes in few files, even if only one other screen shares it.
+      const isOften = (screens.get(id) ?? 0) >= enough || (places.has(id) && !isLibrary);
       const isOpened = (opened.get(id) ?? 0) >= WANTED_BY_SOME;
       if (!isOften && !isOpened && before < WANTED_BEFORE) continue;
       const kind = isOften && !LIES_OVER.test(id) ? kindOf(id, places) : 'opened';
@@ -107,7 +111,7 @@ function kindOf(id: string, places: ReadonlySet<string>): string {
   if (/[/]d3-/.test(id)) return 'charts';
   if (/[/]core[/]src[/]/.test(id)) return places.has(id) ? 'measures' : 'reckoning';
   const room = /[/]web[/]src[/](?:kit[/])?(lists|\w+)[/]/.exec(id)?.[1];
-  if (!room || /^(controls|forms|screens|garden)$/.test(room)) return 'shared';
+  if (!room || /^(controls|forms|screens|garden|lists)$/.test(room)) return 'shared';
   return places.has(id) ? room : `${room}Within`;
 }
 
@@ -169,8 +173,11 @@ function begin(
 }
 
 const font = { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: '' };
-const textFont = (bundle: Rolldown.OutputBundle): string =>
-  `/${Object.keys(bundle).find((file) => /[/]text-.*woff2$/.test(file))}`;
+/** The fonts of both languages' letters; the whole ones are fetched only for other letters. */
+const firstFonts = (bundle: Rolldown.OutputBundle): string[] =>
+  Object.keys(bundle)
+    .filter((file) => /[/](text|titles)-.*woff2$/.test(file))
+    .map((file) => `/${file}`);
 
 /** Puts into the page what begins to fetch what it will want. */
 export const beginsEarly = (): Plugin => ({
@@ -196,8 +203,13 @@ export const beginsEarly = (): Plugin => ({
         html,
         tags: [
           { tag: 'script', attrs: { nonce: '__NONCE__' }, children, injectTo: 'head-prepend' },
-          // Asked for only once text is drawn with it, it would come when the text is there, and move it.
-          { tag: 'link', attrs: { ...font, href: textFont(bundle) }, injectTo: 'head' },
+          // Asked for only once text is drawn with them, they would come when the text is there, and move it. In the head they
+          // would hold back what is drawn before.
+          ...firstFonts(bundle).map((href) => ({
+            tag: 'link',
+            attrs: { ...font, href },
+            injectTo: 'body' as const,
+          })),
         ],
       };
     },

@@ -121,3 +121,27 @@ it.each(firstVisits)(
     await page.browserContext().close();
   },
 );
+
+it('draws the rail of a first visit in the colors last chosen before any style sheet or script is there', async () => {
+  const { page } = await demo.signedIn();
+  await page.evaluateOnNewDocument(() => {
+    const kept = { state: { theme: 'sunlight' }, version: 0 };
+    if (location.protocol === 'http:') localStorage.setItem('unity-acre', JSON.stringify(kept));
+  });
+  await page.setRequestInterception(true);
+  page.on('request', (request) => {
+    if (/\.(css|js)$/.test(new URL(request.url()).pathname)) return;
+    void request.continue();
+  });
+  await page.setViewport({ width: 390, height: 844 });
+  void page.goto(demo.program.url).catch(() => undefined);
+  const bar = () =>
+    page.$eval('[aria-busy="true"] .bg-rail', (shape) => {
+      const { height, width, bottom } = shape.getBoundingClientRect();
+      return { height, width, bottom, color: getComputedStyle(shape).backgroundColor };
+    });
+  // The rail of the sunlight set is black (tokens.css), 14 spaces of a quarter of an 18 px letter.
+  const drawn = { height: 63, width: 390, bottom: 844, color: 'rgb(0, 0, 0)' };
+  await expect.poll(() => bar().catch(() => null), { timeout: 10_000 }).toEqual(drawn);
+  await page.browserContext().close();
+});

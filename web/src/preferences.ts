@@ -13,12 +13,16 @@ interface Preferences {
   choose(change: Partial<Pick<Preferences, 'language' | 'theme' | 'gardenId'>>): void;
 }
 
+const themeInPage = (): Theme | undefined =>
+  themes.find((theme) => theme === document.documentElement.dataset.theme);
+
 /** What somebody has chosen on this device. */
 export const usePreferences = create<Preferences>()(
   persist(
     (set) => ({
       language: languageAtFirst(),
-      theme: themeAtFirst(),
+      // The page was given its colours before any of this was there; to ask the browser again takes it as long as all else here.
+      theme: themeInPage() ?? themeAtFirst(),
       gardenId: null,
       choose: (change) => set(change),
     }),
