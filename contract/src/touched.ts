@@ -34,7 +34,7 @@ export type RowKind = (typeof rowKinds)[number];
 /** What the dates of a planting are worked out from. */
 const ofPlan = ['own_crop', 'bed', 'landmark', 'planting', 'entry'] as const;
 /** What tasks are made of besides the plan: what was ticked off and taken up, and the pace the garden works at. */
-const ofTasks = [...ofPlan, 'work_session', 'care_round', 'task_mark', 'work_done'] as const;
+const ofTasks = [...ofPlan, 'seed_lot', 'work_session', 'care_round', 'task_mark', 'work_done'] as const;
 
 /**
  * Which rows each list is made of. All lists depend on the garden's own row besides: its climate, its rules and its clock.
@@ -57,7 +57,7 @@ export const madeOf = {
   plotCare: ['bed', 'tenure', 'person', 'agreement', 'care_check', 'crew_rules', 'entry', 'planting'],
   crewRules: ['crew_rules'],
   myPlots: ['bed', 'tenure', 'person', 'agreement', 'care_check', 'crew_rules'],
-  plantings: ofPlan,
+  plantings: [...ofPlan, 'seed_lot'],
   consistency: [...ofPlan, 'seed_lot', 'tenure', 'wish'],
   remedies: [...ofPlan, 'seed_lot', 'tenure', 'wish'],
   rollOver: [...ofPlan, 'seed_lot', 'tenure', 'wish'],

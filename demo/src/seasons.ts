@@ -10,6 +10,7 @@ import {
   inGroundOf,
   type MilestoneKind,
   type PlantingPlan,
+  usualSpacing,
 } from '@unity-acre/core/season';
 import { toGrams } from '@unity-acre/core/units';
 import { extras, gramsPerWeek, rotation, small } from './crops.ts';
@@ -96,6 +97,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           betweenId: null,
           pinned: false,
           protection: 'none',
+          ...usualSpacing,
           note: '',
           entries: [],
         };

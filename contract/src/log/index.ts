@@ -46,6 +46,12 @@ export const entryInput = z
     /** as the person said it */
     amount: amount.nullable(),
     destination: z.enum(destinations).nullable(),
+    /** what a sowing took out of the seed box; null for what the plan takes */
+    seedsFrom: z
+      .array(z.strictObject({ lotId: id, seeds: z.number().int().min(1).max(1_000_000) }))
+      .max(20)
+      .nullable()
+      .default(null),
     note: prose(2000),
   })
   .superRefine((entry, context) => {
@@ -54,6 +60,7 @@ export const entryInput = z
     const { needs, amountIs } = entryRow(entry.kind);
     for (const field of needs) if (!entry[field]) refuse(field, 'required');
     if (amountIs !== 'taken' && entry.destination) refuse('destination', 'notForKind');
+    if (entry.kind !== 'sowing' && entry.seedsFrom?.length) refuse('seedsFrom', 'notForKind');
     if (!entry.amount) return;
     const { unit } = entry.amount;
     if (amountIs === 'taken' && isLengthUnit(unit)) refuse('amount', 'wrongUnit');

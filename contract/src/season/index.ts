@@ -38,6 +38,10 @@ export const plantingInput = z.strictObject({
   pinned: z.boolean(),
   /** what stands over it or lies on its soil, and moves its dates */
   protection: z.enum(protections).default('none'),
+  /** metres between its plants and between its rows, and seeds to a hole; null follows its crop */
+  inRow: z.number().min(0.012).max(10).nullable().default(null),
+  betweenRows: z.number().min(0.012).max(10).nullable().default(null),
+  seedsPerHole: z.number().int().min(1).max(12).nullable().default(null),
   note: prose(500),
 });
 
@@ -64,11 +68,27 @@ export const move = z.object({
   because: z.enum(milestoneKinds).nullable(),
 });
 
+/** Seed for some holes of a sowing that is to come. */
+export const seedSource = z.object({
+  /** the lot it is taken from; null for seed that is still to be got */
+  lotId: id.nullable(),
+  /** the lot's year, and where it is from */
+  year: year.nullable(),
+  source: z.string(),
+  holes: z.number().int(),
+  perHole: z.number().int(),
+  seeds: z.number().int(),
+});
+
 export const planting = plantingInput.safeExtend({
   id,
   version,
   plants: z.number().int(),
+  /** holes or cells that are sown, the spare ones among them; 0 for what is bought as plants or sets */
+  holes: z.number().int(),
   seeds: z.number().int(),
+  /** where the seed comes from; none once it is sown */
+  seedSources: z.array(seedSource),
   /** metres of row */
   rowLength: z.number(),
   steps: z.array(milestone),
@@ -209,6 +229,7 @@ export const plantingQuery = z.object({
   reasons: z.enum(['yes', 'no']).default('yes'),
 });
 
+export type SeedSource = z.infer<typeof seedSource>;
 export type PlantingInput = z.infer<typeof plantingInput>;
 export type PlantingsInput = z.infer<typeof plantingsInput>;
 export type WishInput = z.infer<typeof wishInput>;

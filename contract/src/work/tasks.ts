@@ -1,7 +1,7 @@
 import { skills } from '@unity-acre/core/crew';
 import { roundKinds, workKinds } from '@unity-acre/core/work';
 import { z } from 'zod';
-import { windowShape } from '../season/index.ts';
+import { seedSource, windowShape } from '../season/index.ts';
 import { day, id, line, noIssueSoFar, prose, version, words, year } from '../wire/index.ts';
 
 const headcount = z.number().int().min(1).max(100);
@@ -25,6 +25,8 @@ export const task = z.object({
   state: z.enum(['waiting', 'open', 'late', 'done']),
   plants: z.number().int(),
   seeds: z.number().int(),
+  /** where the seed of a sowing to come is from */
+  seedSources: z.array(seedSource),
   rowLength: z.number(),
   /** square metres of its beds, for a round */
   area: z.number(),

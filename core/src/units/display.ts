@@ -70,6 +70,13 @@ export function showWeight(grams: number, system: UnitSystem): Shown<WeightUnit>
     : { value: grams / 1000, unit: 'kg', decimals: 1 };
 }
 
+/** How a weight of seed is shown: packets hold a few grams, or hundredths of an ounce. @param grams mass, g */
+export function showSeedWeight(grams: number, system: UnitSystem): Shown<WeightUnit> {
+  if (system === 'metric') return { value: grams, unit: 'g', decimals: grams < 10 ? 1 : 0 };
+  const ounces = fromGrams(grams, 'oz');
+  return { value: grams > 0 ? Math.max(0.01, ounces) : 0, unit: 'oz', decimals: ounces < 1 ? 2 : 1 };
+}
+
 /** How rain is shown: inches or millimetres. @param millimetres depth of water, mm */
 export function showRain(millimetres: number, system: UnitSystem): Shown<'in' | 'mm'> {
   return system === 'imperial'

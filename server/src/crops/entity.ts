@@ -15,7 +15,11 @@ export const ownCrops = new EntitySchema<OwnCropEntity>({
   indices: [{ name: 'own_crop_once', columns: ['gardenId', 'cropId'], unique: true }],
 });
 
-export type SeedLotEntity = GardenRow & SeedLotInput;
+export type SeedLotEntity = GardenRow &
+  SeedLotInput & {
+    /** the moment at which its amount was counted: what was sown since is taken off it; null for all that was sown of it */
+    countedAt: string | null;
+  };
 
 export const seedLots = new EntitySchema<SeedLotEntity>({
   name: 'seed_lot',
@@ -32,6 +36,7 @@ export const seedLots = new EntitySchema<SeedLotEntity>({
     testedOn: maybe(text()),
     saved: flag(),
     note: longText(),
+    countedAt: maybe(text()),
   },
   indices: [{ name: 'seed_lot_garden', columns: ['gardenId'] }],
 });

@@ -1,5 +1,6 @@
 import type { RouteName } from '@unity-acre/contract';
 import type { Destination, EntryKind } from '@unity-acre/core/log';
+import type { SeedsTaken } from '@unity-acre/core/season';
 import { EntitySchema } from 'typeorm';
 import { gardenRow, json, key, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
@@ -14,6 +15,8 @@ export interface EntryEntity extends GardenRow {
   amountUnit: string | null;
   grams: number | null;
   destination: Destination | null;
+  /** what a sowing took out of the seed box */
+  seedsFrom: SeedsTaken[] | null;
   note: string;
   personId: string;
   loggedAt: string;
@@ -66,6 +69,7 @@ export const entries = new EntitySchema<EntryEntity>({
     amountUnit: maybe(text()),
     grams: maybe(real()),
     destination: maybe(text()),
+    seedsFrom: maybe(json()),
     note: longText(),
     personId: text(),
     loggedAt: text(),

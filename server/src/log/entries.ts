@@ -1,9 +1,10 @@
 import type { Entry, EntryInput } from '@unity-acre/contract/log';
 import { entryRow, milestoneOf } from '@unity-acre/core/log';
-import { type Move, moves } from '@unity-acre/core/season';
+import { type Move, moves, type SeedsTaken, seedsTaken } from '@unity-acre/core/season';
 import { isWeightUnit, toGrams } from '@unity-acre/core/units';
-import type { EntityManager } from 'typeorm';
+import { type EntityManager, In } from 'typeorm';
 import { Names } from '../crew/index.ts';
+import { seedLots } from '../crops/entity.ts';
 import { catalogueOf } from '../crops/index.ts';
 import type { Writing } from '../database/change.ts';
 import { beds } from '../ground/entity.ts';
@@ -11,7 +12,7 @@ import type { Call, Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { todayIn } from '../place/index.ts';
 import { type PlantingEntity, plantings } from '../season/entity.ts';
-import { checkOrder, schedulesOf } from '../season/index.ts';
+import { checkOrder, schedulesOf, schedulesOfYear, seedSourcesOf } from '../season/index.ts';
 import { taskMarks } from '../work/entity.ts';
 import { type EntryEntity, entries } from './entity.ts';
 import { entryPlace, pageOf } from './page.ts';
@@ -28,6 +29,7 @@ const shownColumns = [
   'amountUnit',
   'grams',
   'destination',
+  'seedsFrom',
   'note',
   'personId',
   'loggedAt',
@@ -51,6 +53,7 @@ function entryView(row: ShownEntry, names: Names): Entry {
       row.amountUnit === null ? null : ({ value: row.amountValue, unit: row.amountUnit } as Entry['amount']),
     grams: row.grams,
     destination: row.destination,
+    seedsFrom: read(row.seedsFrom),
     note: row.note,
     personId: row.personId,
     by: names.of(row.personId),
@@ -58,15 +61,13 @@ function entryView(row: ShownEntry, names: Names): Entry {
     taskId: row.taskId,
     share: row.share,
     minutes: row.minutes,
-    people: peopleOf(row.people)
-      .map((id) => names.of(id))
-      .filter((name) => name !== ''),
+    people: (read(row.people) ?? []).map((id) => names.of(id)).filter((name) => name !== ''),
   };
 }
 
-/** A plain row has them as they are stored. */
-const peopleOf = (people: readonly string[] | string | null): readonly string[] =>
-  typeof people === 'string' ? JSON.parse(people) : (people ?? []);
+/** A plain row has its lists as they are stored. */
+const read = <Value>(list: Value[] | string | null): Value[] | null =>
+  typeof list === 'string' ? JSON.parse(list) : list;
 
 /** What the garden must know for an entry to make sense; gives the planting it belongs to. */
 async function check(call: Call<'saveEntry'>, manager: EntityManager): Promise<PlantingEntity | null> {
@@ -117,6 +118,30 @@ const valuesOf = (body: EntryInput, planting: PlantingEntity | null) => {
     grams: amount && isWeightUnit(amount.unit) ? toGrams(amount.value, amount.unit) : null,
   };
 };
+
+/** What a sowing takes out of the seed box: what is said, what it took before, or what the plan takes for it. */
+async function seedsFromFor(
+  { body, params: { gardenId }, member: { garden }, store }: Call<'saveEntry'>,
+  manager: EntityManager,
+  planting: PlantingEntity | null,
+  known: EntryEntity | null,
+): Promise<SeedsTaken[] | null> {
+  if (body.kind !== 'sowing' || !planting) return null;
+  if (body.seedsFrom) {
+    const lots = await manager.findBy(seedLots, {
+      gardenId,
+      id: In(body.seedsFrom.map(({ lotId }) => lotId)),
+    });
+    if (lots.length < body.seedsFrom.length) throw invalid('seedsFrom', 'unknownLot');
+    return body.seedsFrom;
+  }
+  if (known?.kind === 'sowing') return known.seedsFrom;
+  const { year } = planting;
+  const scheduled = await schedulesOfYear(manager, garden, year, todayIn(garden, store.clock));
+  const sources = (await seedSourcesOf(manager, gardenId, scheduled, year)).get(planting.id) ?? [];
+  const taken = seedsTaken(null, sources, 1);
+  return taken.length > 0 ? taken : null;
+}
 
 const byHand = { taskId: null, share: null, minutes: null, people: null };
 
@@ -169,7 +194,8 @@ export const entryRoutes: Pick<Handlers, 'entries' | 'saveEntry' | 'removeEntry'
         const { personId, loggedAt } = author;
         const { taskId, share, minutes, people } = known ?? byHand;
         const kept = { personId, loggedAt, taskId, share, minutes, people };
-        await writing.put(entries, params.id, { ...valuesOf(body, planting), ...kept }, ifMatch);
+        const seedsFrom = await seedsFromFor(call, writing.manager, planting, known);
+        await writing.put(entries, params.id, { ...valuesOf(body, planting), seedsFrom, ...kept }, ifMatch);
         await markFollows(writing, taskId, body.on, now);
       });
       const row = await writing.manager.findOneByOrFail(entries, { id: params.id });

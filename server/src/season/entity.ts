@@ -47,6 +47,9 @@ export const plantings = new EntitySchema<PlantingEntity>({
     betweenId: maybe(text()),
     pinned: { ...flag(), default: false },
     protection: { ...text(), default: 'none' },
+    inRow: maybe(real()),
+    betweenRows: maybe(real()),
+    seedsPerHole: maybe(whole()),
     note: longText(),
   },
   indices: [

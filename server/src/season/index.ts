@@ -6,6 +6,8 @@ export {
   SEASON_ROOMS,
   schedulesOf,
   schedulesOfYear,
+  seedsFor,
 } from './schedules.ts';
+export { seedSourcesOf } from './seeds.ts';
 export { checkOrder } from './stepOrder.ts';
 export { sunOf } from './yearPlan.ts';

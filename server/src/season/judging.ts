@@ -37,6 +37,7 @@ export function rollSeason({ json, by }: { json: string; by: Rolling }): RolledP
       betweenId: null,
       pinned: false,
       protection: planting.protection,
+      ...planting.spacing,
       note: '',
     },
   }));

@@ -10,6 +10,7 @@ import {
   type Posed,
   pose,
   readPlacement,
+  usualSpacing,
   type Wish,
   type YearPlan,
 } from '@unity-acre/core/season';
@@ -281,6 +282,7 @@ describe('what a placement respects', () => {
       betweenId: null,
       pinned: true,
       protection: 'none' as const,
+      spacing: usualSpacing,
       steps: candidate.steps,
     };
     const second = await found(season(beds, { plantings: [standing] }), [wish(2, tomato, 2)]);

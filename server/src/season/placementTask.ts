@@ -1,6 +1,13 @@
 import { Catalogue, type OwnCrop, varietyOf } from '@unity-acre/core/crops';
 import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
-import type { Placement, PlannedBed, PlannedPlanting, Wish, YearPlan } from '@unity-acre/core/season';
+import {
+  asPlanted,
+  type Placement,
+  type PlannedBed,
+  type PlannedPlanting,
+  type Wish,
+  type YearPlan,
+} from '@unity-acre/core/season';
 import type { SolveOptions } from '../solving/highs.ts';
 
 /** A planting without what can be looked up again. */
@@ -35,7 +42,7 @@ export function receivedPlan(sent: SentPlan): YearPlan {
   const whole = (planting: SentPlanting): PlannedPlanting[] => {
     const crop = catalogue.crop(planting.cropId);
     const variety = crop && varietyOf(crop, planting.varietyId);
-    return crop && variety ? [{ ...planting, crop, variety }] : [];
+    return crop && variety ? [{ ...planting, crop: asPlanted(crop, planting.spacing), variety }] : [];
   };
   const spots = new Map(sent.beds.map((bed) => [bed.id, bed]));
   return {

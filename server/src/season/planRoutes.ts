@@ -1,4 +1,5 @@
 import type { Proposal } from '@unity-acre/contract/season';
+import { usualSpacing } from '@unity-acre/core/season';
 import { catalogueOf } from '../crops/index.ts';
 import { breathe } from '../heavy/breathe.ts';
 import { jsonInPieces } from '../heavy/jsonInPieces.ts';
@@ -42,6 +43,7 @@ function proposalView(looking: Looking): Proposal {
             betweenId: null,
             pinned: false,
             protection: 'none' as const,
+            ...usualSpacing,
             note: '',
             plants: demand.plants,
             from: candidate.from,

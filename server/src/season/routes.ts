@@ -26,6 +26,7 @@ import {
   schedulesOf,
   schedulesOfYear,
 } from './schedules.ts';
+import { seedSourcesOf } from './seeds.ts';
 import { wishRoutes } from './wishes.ts';
 
 /** What plantings are checked against, read once for all of them. */
@@ -78,7 +79,14 @@ async function check(
     throw invalid('width', `widerThanBed:${lengthText(across, garden.units)}`);
   if (planting.length > along + 1e-6)
     throw invalid('length', `longerThanBed:${lengthText(along, garden.units)}`);
-  const { plants } = amounts(crop, planting.method, planting.pattern, planting.width, planting.length, bed);
+  const { plants } = amounts(
+    plan.crop,
+    planting.method,
+    planting.pattern,
+    planting.width,
+    planting.length,
+    bed,
+  );
   if (plants === 0) throw invalid('width', 'noRoom');
   if (planting.betweenId !== null) {
     const other = await manager.findOneBy(plantings, { id: planting.betweenId, gardenId: garden.id });
@@ -145,16 +153,12 @@ const cropName = async (manager: EntityManager, gardenId: string, id: string): P
 const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantings' | 'removePlanting'> = {
   plantings: standing('plantings', {
     rooms: SEASON_ROOMS,
-    gather: async ({ store, member, query }) => ({
-      all: await schedulesOfYear(
-        store.manager,
-        member.garden,
-        query.year,
-        todayIn(member.garden, store.clock),
-      ),
-      hasReasons: query.reasons === 'yes',
-    }),
-    finish: ({ all, hasReasons }) => plantingViews(all, hasReasons),
+    gather: async ({ store, member: { garden }, query }) => {
+      const all = await schedulesOfYear(store.manager, garden, query.year, todayIn(garden, store.clock));
+      const sources = await seedSourcesOf(store.manager, garden.id, all, query.year);
+      return { all, sources, hasReasons: query.reasons === 'yes' };
+    },
+    finish: ({ all, sources, hasReasons }) => plantingViews(all, sources, hasReasons),
   }),
 
   savePlanting: async ({ member: { garden }, params, body, ifMatch, change, store }) =>
@@ -196,7 +200,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
             )),
           );
         }
-        return (await schedulesOf(writing.manager, garden, rows, today)).map(plantingView);
+        return (await schedulesOf(writing.manager, garden, rows, today)).map((one) => plantingView(one));
       },
     );
   },

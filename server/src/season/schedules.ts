@@ -1,4 +1,4 @@
-import type { Planting, PlantingInput } from '@unity-acre/contract/season';
+import type { Planting, PlantingInput, SeedSource } from '@unity-acre/contract/season';
 import type { Day } from '@unity-acre/core/calendar';
 import { type Catalogue, type Crop, varietyOf } from '@unity-acre/core/crops';
 import { type EntryKind, happenedOf } from '@unity-acre/core/log';
@@ -6,12 +6,14 @@ import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
 import {
   type Amounts,
   amounts,
+  asPlanted,
   computeMilestones,
   type Happened,
   type Milestone,
   moves,
   type PlantingPlan,
   type Stage,
+  seedsOf,
   stageOf,
   startOf,
 } from '@unity-acre/core/season';
@@ -59,7 +61,7 @@ export function planOf(
   const variety = crop && varietyOf(crop, planting.varietyId);
   if (!crop || !variety) return null;
   const { method, cropping, year, startOn } = planting;
-  return { crop, variety, method, cropping, year, startOn, after };
+  return { crop: asPlanted(crop, planting), variety, method, cropping, year, startOn, after };
 }
 
 /** Plantings whose entries are asked for with one statement. */
@@ -273,13 +275,20 @@ export function overdueAfter({ steps }: PlantingSchedule): Day | null {
   return sown.done && !seen && !setOut ? up.overdueAfter : null;
 }
 
-export function plantingView(scheduled: PlantingSchedule): Planting {
+/** The seeds that a planting is sown with: those of its sources, or of good seed where it has none. */
+export const seedsFor = ({ amounts: { sown } }: PlantingSchedule, sources: readonly SeedSource[]): number =>
+  sources.length > 0 ? seedsOf(sources) : (sown?.seeds ?? 0);
+
+/** @param seedSources where the seed of a sowing to come is from */
+export function plantingView(scheduled: PlantingSchedule, seedSources: SeedSource[] = []): Planting {
   const { gardenId: _, ...row } = scheduled.row;
-  const { plants, seeds, packing } = scheduled.amounts;
+  const { plants, sown, packing } = scheduled.amounts;
   return {
     ...row,
     plants,
-    seeds,
+    holes: sown?.holes ?? 0,
+    seeds: seedsFor(scheduled, seedSources),
+    seedSources,
     rowLength: packing.rowLength,
     steps: scheduled.steps,
     moved: moves(scheduled.planned, scheduled.steps),
@@ -289,14 +298,19 @@ export function plantingView(scheduled: PlantingSchedule): Planting {
 
 const noReasons = { earliest: [], best: [], latest: [] };
 
-/** The same of a whole season, with turns for others in between. @param hasReasons false leaves the reasons of its dates empty */
+/**
+ * The same of a whole season, with turns for others in between.
+ * @param seedSources where the seed of each sowing to come is from, by planting
+ * @param hasReasons false leaves the reasons of its dates empty
+ */
 export async function plantingViews(
   all: readonly PlantingSchedule[],
+  seedSources: ReadonlyMap<string, SeedSource[]>,
   hasReasons: boolean,
 ): Promise<Planting[]> {
   const views: Planting[] = [];
   for (const one of all) {
-    const view = plantingView(one);
+    const view = plantingView(one, seedSources.get(one.row.id));
     const steps = hasReasons ? view.steps : view.steps.map((step) => ({ ...step, reasons: noReasons }));
     views.push({ ...view, steps });
     await breathe();

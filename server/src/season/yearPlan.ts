@@ -55,9 +55,10 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
 
 const sentPlanting = ({ row, steps }: PlantingSchedule): SentPlan['plantings'][number] => {
   const { id, bedId, cropId, varietyId, method, cropping, pattern, width, length } = row;
-  const { betweenId, pinned, protection } = row;
+  const { betweenId, pinned, protection, inRow, betweenRows, seedsPerHole } = row;
+  const spacing = { inRow, betweenRows, seedsPerHole };
   const where = { id, bedId, cropId, varietyId, method, cropping, pattern, width, length };
-  return { ...where, betweenId, pinned, protection, steps };
+  return { ...where, betweenId, pinned, protection, spacing, steps };
 };
 
 /** Everything a season's plan is judged and made from, as plain values. */

@@ -255,6 +255,9 @@ export const peas = (bedId: string): PlantingInput => ({
   betweenId: null,
   pinned: false,
   protection: 'none' as const,
+  inRow: null,
+  betweenRows: null,
+  seedsPerHole: null,
   note: '',
 });
 
@@ -279,5 +282,6 @@ export const observation: EntryInput = {
   cropId: null,
   amount: null,
   destination: null,
+  seedsFrom: null,
   note: 'Slugs on the lettuce',
 };

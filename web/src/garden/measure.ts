@@ -4,6 +4,7 @@ import {
   showDepth,
   showLength,
   showRain,
+  showSeedWeight,
   showSpacing,
   showTemperature,
   showVolume,
@@ -25,6 +26,8 @@ export interface Measure {
   area(squareMetres: number): string;
   volume(cubicMetres: number, of: 'solid' | 'water'): string;
   weight(grams: number): string;
+  /** seed in a packet */
+  seedWeight(grams: number): string;
   temperature(celsius: number): string;
   /** rain or water on the ground */
   rain(millimetres: number): string;
@@ -44,6 +47,7 @@ function measureIn(language: string, system: UnitSystem): Measure {
     area: (squareMetres) => shown(showArea(squareMetres, system)),
     volume: (cubicMetres, of) => shown(showVolume(cubicMetres, of, system)),
     weight: (grams) => shown(showWeight(grams, system)),
+    seedWeight: (grams) => shown(showSeedWeight(grams, system)),
     temperature: (celsius) => shown(showTemperature(celsius, system)),
     rain: (millimetres) => shown(showRain(millimetres, system)),
     lengthInput: (metres) => {

@@ -13,6 +13,7 @@ import { Field, Form, FormFaults, useBodyForm } from '../kit/forms/index.ts';
 import { numberIn } from '../kit/numbersIn.ts';
 import { usePreferences } from '../preferences.ts';
 import { useMoveWords } from '../season/explain/index.ts';
+import { SeedsFromField } from './SeedsFromField.tsx';
 
 interface Values {
   kind: EntryInput['kind'];
@@ -23,6 +24,7 @@ interface Values {
   amount: string;
   unit: AmountUnit;
   destination: string;
+  seedsFrom: EntryInput['seedsFrom'];
   note: string;
 }
 
@@ -76,7 +78,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     if (!next) return said;
     return `${said} ${t('log:moved', { step: t(`season:step.${next.kind}`), day: dates.short(next.to), by: moveWords(next) })}`;
   });
-  const valuesOf = (row: Start): Values => ({
+  const valuesOf = (row: Start & Partial<Pick<Entry, 'seedsFrom'>>): Values => ({
     kind: row.kind,
     on: row.on,
     cropId: row.cropId ?? '',
@@ -85,13 +87,14 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     amount: row.amount ? numberIn(language, row.amount.value, { decimals: 4, grouped: false }) : '',
     unit: row.amount?.unit ?? firstUnit(row.kind, garden.units),
     destination: row.destination ?? (entryRow(row.kind).amountIs === 'taken' ? 'household' : ''),
+    seedsFrom: row.seedsFrom ?? null,
     note: row.note,
   });
   const form = useBodyForm<Values, EntryInput>({
     draft: entry ? `entry ${entry.id}` : null,
     schema: entryInput,
     flat: (path) => path.replace('amount.value', 'amount').replace('amount.unit', 'unit'),
-    defaults: valuesOf(start),
+    defaults: valuesOf({ ...start, seedsFrom: entry?.seedsFrom ?? null }),
     version: entry?.version,
     toBody: (values, read) => ({
       kind: values.kind,
@@ -105,6 +108,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
           : { value: read.number('amount', values.amount), unit: values.unit },
       destination:
         entryRow(values.kind).amountIs === 'taken' && values.destination ? values.destination : null,
+      seedsFrom: values.kind === 'sowing' ? values.seedsFrom : null,
       note: values.note,
     }),
     send: async (body, ifMatch) => {
@@ -124,6 +128,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const isDegrees = isOfSoil(values.kind);
   const shownUnits = units.includes(values.unit) || isDegrees ? units : [...units, values.unit];
   const kind = form.control('kind');
+  const sown = values.kind === 'sowing' && fitting.find(({ id: one }) => one === values.plantingId);
   return (
     <Form of={form} className="flex flex-col gap-3">
       <div className="grid grid-cols-2 gap-3 md:grid-cols-4 xl:grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)_repeat(2,minmax(0,1fr))_minmax(0,1.25fr)]">
@@ -212,6 +217,13 @@ export function EntryForm({ start, entry, onSaved }: Props) {
               />
             )}
           </Field>
+        )}
+        {sown && (
+          <SeedsFromField
+            planting={sown}
+            value={values.seedsFrom}
+            onChange={(taken) => form.setValue('seedsFrom', taken, { shouldDirty: true })}
+          />
         )}
         <div className="col-span-2">
           <Field label={t('log:note')} name="note">

@@ -10,16 +10,14 @@ import {
   workedOutline,
 } from '../../ground/index.ts';
 import { isCover } from '../windows/index.ts';
+import { type SeedCount, seedCount } from './seedCount.ts';
 
 /** What a planting needs, computed from its ground. */
 export interface Amounts {
   packing: Packing;
   plants: number;
-  /** seeds to sow; 0 for bought plants and sets */
-  seeds: number;
-  /** how the seeds were counted: holes × seeds a hole × (1 + spare) */
-  seedsPerHole: number;
-  spareShare: number;
+  /** what is sown of good seed; null for bought plants and sets */
+  sown: SeedCount | null;
 }
 
 /**
@@ -44,9 +42,8 @@ export function amounts(
   const packing = packed(pattern);
   // A cover is sown by weight over all of its ground, however its rows are drilled.
   const holes = isCover(crop) ? packed('broadcast').count : packing.count;
-  const { seedsPerHole, spareShare } = crop;
-  const seeds = method === 'setPlants' ? 0 : Math.ceil(holes * seedsPerHole * (1 + spareShare) - 1e-9);
-  return { packing, plants: packing.count, seeds, seedsPerHole, spareShare };
+  const sown = method === 'setPlants' ? null : seedCount(crop, holes);
+  return { packing, plants: packing.count, sown };
 }
 
 /**

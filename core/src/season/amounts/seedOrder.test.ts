@@ -2,7 +2,9 @@ import fc from 'fast-check';
 import jstat from 'jstat';
 import { describe, expect, it } from 'vitest';
 import { expectedGermination, FRESH_SHARE, plainCatalogue, seedsPerHole } from '../../crops/index.ts';
-import { seedNeeds, traysByWeek } from './seedOrder.ts';
+import { HOLE_CHANCE, perHoleOf, seedCount } from './seedCount.ts';
+import { plantNeeds, type Sowing, seedNeeds, seedSources, seedsOf, traysByWeek } from './seedOrder.ts';
+import { leftInLot, seedsTaken } from './seedsTaken.ts';
 
 const crop = (id: string) => plainCatalogue.crop(id)!;
 const { binomial } = jstat as unknown as { binomial: { cdf(k: number, n: number, p: number): number } };
@@ -60,66 +62,159 @@ describe('the life of seed', () => {
   });
 });
 
-describe('what to order', () => {
+describe('seeds for a number of places', () => {
+  // Worked by hand: 100 carrots with a fifth to spare are 120 holes, three seeds in each.
+  it('are whole holes, the spare ones among them', () => {
+    expect(seedCount({ seedsPerHole: 3, spareShare: 0.2 }, 100)).toEqual({
+      holes: 120,
+      perHole: 3,
+      seeds: 360,
+    });
+    expect(seedCount({ seedsPerHole: 2, spareShare: 0.1 }, 5)).toEqual({ holes: 6, perHole: 2, seeds: 12 });
+    expect(seedCount({ seedsPerHole: 1, spareShare: 0 }, 0)).toMatchObject({ holes: 0, seeds: 0 });
+  });
+
+  // By hand: of seed of which 7 in 10 come up, one fails in 3 of 10 holes and two in 9 of 100, so two fill as many as one of nine in ten.
+  it('are thicker of weaker seed, as sure as good seed is, and never thinner', () => {
+    expect([0.95, 0.8, 0.7, 0.5].map((share) => perHoleOf({ seedsPerHole: 1 }, share))).toEqual([1, 1, 2, 4]);
+    expect(perHoleOf({ seedsPerHole: 3 }, 0.7)).toBe(3);
+    fc.assert(
+      fc.property(share, fc.integer({ min: 1, max: 8 }), (germination, seedsPerHole) => {
+        const n = perHoleOf({ seedsPerHole }, germination);
+        expect(n).toBeGreaterThanOrEqual(seedsPerHole);
+        const wanted = Math.min(HOLE_CHANCE, 1 - (1 - FRESH_SHARE) ** seedsPerHole);
+        if (germination < 0.8)
+          expect(1 - binomial.cdf(0, n, germination)).toBeGreaterThanOrEqual(wanted - 1e-9);
+      }),
+    );
+  });
+});
+
+describe('where seed comes from', () => {
   const carrot = crop('carrot');
-  const use = (plants: number, over = {}) => ({
-    crop: carrot,
-    variety: carrot.varieties[0]!,
-    plants,
-    isSown: true,
-    done: false,
-    ...over,
+  const variety = carrot.varieties[0]!;
+  const sowing = (plantingId: string, holes: number): Sowing => ({
+    ...{ plantingId, crop: carrot, varietyId: variety.id, holes },
   });
   const lot = (id: string, year: number, amount: number, germination: number | null = null) => ({
     id,
     cropId: carrot.id,
-    varietyId: carrot.varieties[0]!.id,
+    varietyId: variety.id,
     year,
     amount,
     unit: 'seeds' as const,
     germination,
     testedIn: germination === null ? null : 2026,
   });
+  const needOf = (sowings: Sowing[], lots: ReturnType<typeof lot>[]) => {
+    const sources = seedSources(sowings, lots, 2026);
+    const uses = sowings.map((one) => ({ ...one, variety, sources: sources.get(one.plantingId)! }));
+    return { sources, need: seedNeeds(uses, lots, 2026)[0]! };
+  };
 
-  it('is nothing where the box has enough, and says what is left in the packet', () => {
-    const [need] = seedNeeds([use(100)], [lot('a', 2026, 4000)], 2026);
-    expect(need!.order).toBe(0);
-    expect(need!.from[0]!.seeds + need!.from[0]!.left).toBe(4000);
-    expect(need!.from[0]!.holes).toBe(need!.holes);
+  it('is one number for card, order and box: what no lot gives is ordered, and nothing is once it is bought', () => {
+    const { sources, need } = needOf([sowing('a', 120), sowing('b', 60)], [lot('old', 2025, 90)]);
+    const cards = [...sources.values()].map(seedsOf);
+    expect(cards.reduce((sum, seeds) => sum + seeds, 0)).toBe(need.needed);
+    expect(need.from.reduce((sum, { seeds }) => sum + seeds, 0) + need.order).toBe(need.needed);
+    const bought = needOf(
+      [sowing('a', 120), sowing('b', 60)],
+      [lot('old', 2025, 90), lot('new', 2026, need.order)],
+    );
+    expect(bought.need.order).toBe(0);
+    expect(bought.need.needed).toBe(need.needed);
   });
 
-  it('uses the oldest lot that is good, sows it thicker, and leaves out what is too poor', () => {
+  it('gives what was planned first its seed first, so that a new plan changes no card', () => {
+    const box = [lot('a', 2026, 300)];
+    const before = seedSources([sowing('1', 80)], box, 2026).get('1');
+    expect(seedSources([sowing('2', 500), sowing('1', 80)], box, 2026).get('1')).toEqual(before);
+  });
+
+  it('takes the oldest lot that is good, sows it thicker, and leaves out what is too poor', () => {
     const lots = [lot('new', 2026, 5000), lot('old', 2024, 120), lot('dead', 2015, 5000)];
-    const [need] = seedNeeds([use(100)], lots, 2026);
-    expect(need!.poor).toEqual(['dead']);
-    expect(need!.from.map(({ lotId }) => lotId)).toEqual(['old', 'new']);
-    expect(need!.from[0]!.perHole).toBeGreaterThanOrEqual(need!.from[1]!.perHole);
-    expect(need!.from.reduce((sum, { holes }) => sum + holes, 0)).toBe(need!.holes);
+    const { need } = needOf([sowing('a', 100)], lots);
+    expect(need.poor).toEqual(['dead']);
+    const [first, second] = seedSources([sowing('a', 100)], lots, 2026).get('a')!;
+    expect([first!.lotId, second!.lotId]).toEqual(['old', 'new']);
+    expect(first!.perHole).toBeGreaterThanOrEqual(second!.perHole);
+    expect(first!.holes + second!.holes).toBe(100);
   });
 
-  it('leaves out what is bought as plants or sown already, and weighs what has a weight', () => {
-    expect(seedNeeds([use(10, { isSown: false }), use(10, { done: true })], [], 2026)).toEqual([]);
-    const [need] = seedNeeds([use(1000)], [], 2026);
-    expect(need!.orderGrams! * carrot.seedsPerGram!).toBeCloseTo(need!.order, 6);
-    expect(need!.order).toBeGreaterThanOrEqual(1000);
+  it('says what is left in the packet, and weighs what has a weight', () => {
+    const { need } = needOf([sowing('a', 100)], [lot('a', 2026, 4000)]);
+    expect(need.order).toBe(0);
+    expect(need.from[0]!.seeds + need.from[0]!.left).toBe(4000);
+    const empty = needOf([sowing('a', 1000)], []).need;
+    expect(empty.orderGrams! * carrot.seedsPerGram!).toBeCloseTo(empty.order, 6);
   });
 
-  it('never orders less for more plants', () => {
+  it('fills every hole, takes no lot beyond what is in it, and never orders less for more', () => {
+    const holes = fc.integer({ min: 1, max: 800 });
+    const amounts = fc.array(
+      fc.tuple(fc.integer({ min: 2020, max: 2026 }), fc.integer({ min: 0, max: 900 })),
+      {
+        maxLength: 4,
+      },
+    );
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 3000 }), fc.integer({ min: 0, max: 2000 }), (plants, there) => {
-        const order = (n: number) => seedNeeds([use(n)], [lot('a', 2025, there)], 2026)[0]!.order;
-        expect(order(plants + 10)).toBeGreaterThanOrEqual(order(plants));
+      fc.property(fc.array(holes, { minLength: 1, maxLength: 5 }), amounts, (wanted, there) => {
+        const lots = there.map(([year, amount], n) => lot(`lot${n}`, year, amount));
+        const sowings = wanted.map((n, i) => sowing(`p${i}`, n));
+        const { sources, need } = needOf(sowings, lots);
+        for (const one of sowings)
+          expect(sources.get(one.plantingId)!.reduce((sum, source) => sum + source.holes, 0)).toBe(one.holes);
+        for (const { left } of need.from) expect(left).toBeGreaterThanOrEqual(0);
+        const more = needOf([...sowings, sowing('p9', 10)], lots).need;
+        expect(more.order).toBeGreaterThanOrEqual(need.order);
       }),
     );
   });
+});
+
+describe('what a sowing takes out of the box', () => {
+  const toCome = [
+    { lotId: 'a', holes: 30, perHole: 2, seeds: 60 },
+    { lotId: null, holes: 10, perHole: 1, seeds: 10 },
+  ];
+
+  it('is what its card says, in part where it is done in part, and all once it is done', () => {
+    expect(seedsTaken(null, toCome, 1)).toEqual([{ lotId: 'a', seeds: 60 }]);
+    const half = seedsTaken(null, toCome, 0.5);
+    expect(half).toEqual([{ lotId: 'a', seeds: 30 }]);
+    // What is left of it is half of the holes, from wherever it comes now.
+    const rest = [{ lotId: 'b', holes: 20, perHole: 2, seeds: 40 }];
+    expect(seedsTaken({ share: 0.5, taken: half }, rest, 1)).toEqual([
+      { lotId: 'a', seeds: 30 },
+      { lotId: 'b', seeds: 40 },
+    ]);
+    expect(seedsTaken({ share: 1, taken: [{ lotId: 'a', seeds: 60 }] }, [], 1)).toEqual([
+      { lotId: 'a', seeds: 60 },
+    ]);
+    expect(seedsTaken({ share: 1, taken: [{ lotId: 'a', seeds: 60 }] }, [], 0.25)).toEqual([
+      { lotId: 'a', seeds: 15 },
+    ]);
+  });
+
+  it('is left out of the lot, by count or by weight, and never more than there is', () => {
+    expect(leftInLot({ amount: 100, unit: 'seeds' }, 60, undefined)).toBe(40);
+    expect(leftInLot({ amount: 2, unit: 'g' }, 250, 500)).toBe(1.5);
+    expect(leftInLot({ amount: 10, unit: 'seeds' }, 60, undefined)).toBe(0);
+  });
+});
+
+it('counts plants and sets to get by variety, and when the first are wanted', () => {
+  const garlic = crop('garlic');
+  const of = (plants: number, on: string) => ({ crop: garlic, variety: garlic.varieties[0]!, plants, on });
+  const needs = plantNeeds([of(40, '2026-10-12'), of(20, '2026-10-05')]);
+  expect(needs).toEqual([{ crop: garlic, variety: garlic.varieties[0], pieces: 60, by: '2026-10-05' }]);
 });
 
 it('counts trays by the week they are started', () => {
   const tomato = crop('tomato');
   const start = (id: string, on: string, plants: number, done = false) => ({
     id,
-    crop: tomato,
-    plants,
+    holes: seedCount(tomato, plants).holes,
     steps: [{ kind: 'startIndoors', on, done } as never],
   });
   const weeks = traysByWeek([

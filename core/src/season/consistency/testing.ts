@@ -1,5 +1,6 @@
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
+import { usualSpacing } from '../amounts/index.ts';
 import { computeMilestones } from '../milestones/computeMilestones.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/yearPlan.ts';
 import { defaultRules } from '../rules.ts';
@@ -43,6 +44,7 @@ export function planting(
     betweenId: null,
     pinned: false,
     protection: 'none',
+    spacing: usualSpacing,
     steps: computeMilestones({ ...way, year: 2026, startOn }, almanac, defaultRules)!,
     ...rest,
   };

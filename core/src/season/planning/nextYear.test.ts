@@ -2,6 +2,7 @@ import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
+import { usualSpacing } from '../amounts/index.ts';
 import { defaultRules } from '../rules.ts';
 import { almanac } from '../testing.ts';
 import { rollOver } from './nextYear.ts';
@@ -32,6 +33,7 @@ const planting = (id: string, bedId: string, cropId: string): PlannedPlanting =>
     betweenId: null,
     pinned: false,
     protection: 'none',
+    spacing: usualSpacing,
     steps: [],
   };
 };

@@ -2,6 +2,7 @@ import type { Day } from '../../calendar/index.ts';
 import type { Crop, Cropping, Evidence, Method, Variety } from '../../crops/index.ts';
 import type { Pattern, Shape } from '../../ground/index.ts';
 import type { Almanac, Protection } from '../../place/index.ts';
+import type { OwnSpacing } from '../amounts/index.ts';
 import type { Milestone } from '../milestones/index.ts';
 import type { HouseRules } from '../rules.ts';
 
@@ -33,6 +34,8 @@ export interface PlannedPlanting {
   betweenId: string | null;
   pinned: boolean;
   protection: Protection;
+  /** how it is spaced where that is not as its crop is; its crop has it already */
+  spacing: OwnSpacing;
   steps: readonly Milestone[];
 }
 

@@ -144,7 +144,7 @@ function taskOf(
   { on, window }: Pick<Milestone, 'on' | 'window'>,
   doneByLog: boolean,
 ): Task {
-  const { plants, seeds, packing } = amounts;
+  const { plants, sown, packing } = amounts;
   return {
     id,
     plantingId,
@@ -154,7 +154,7 @@ function taskOf(
     on,
     doneByLog,
     plants,
-    seeds,
+    seeds: sown?.seeds ?? 0,
     rowLength: packing.rowLength,
     minutes: minutesFor(kind, plants, packing.rowLength),
   };

@@ -6,7 +6,9 @@ import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
+import { OwnSpacing1768000000000 } from './ownSpacing.ts';
 import { OwnWork1766000000000 } from './ownWork.ts';
+import { SeedBox1767000000000 } from './seedBox.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
 import { Trust1764600000000 } from './trust.ts';
 import { Words1764900000000 } from './words.ts';
@@ -25,4 +27,6 @@ export const migrations = [
   Words1764900000000,
   DoneIsLogged1765000000000,
   OwnWork1766000000000,
+  SeedBox1767000000000,
+  OwnSpacing1768000000000,
 ];

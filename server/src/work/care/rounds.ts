@@ -49,6 +49,7 @@ function taskOf(
     on,
     plants: 0,
     seeds: 0,
+    seedSources: [],
     rowLength: 0,
     area,
     note: row.note,

@@ -113,7 +113,12 @@ export async function rotaGround(
     ].map((one) => [`${one.row.id} ${one.season}`, one]),
   );
   const occurrences = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
-  const tasks = await taskViews(manager, garden, [...scheduled.values()], occurrences, { today, until });
+  const tasks = await taskViews(
+    manager,
+    garden,
+    { scheduled: [...scheduled.values()], occurrences },
+    { today, until },
+  );
   await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));

@@ -1,5 +1,7 @@
+import type { SeedSource } from '@unity-acre/contract/season';
 import type { Day } from '@unity-acre/core/calendar';
 import { type EntryKind, entryKindOf } from '@unity-acre/core/log';
+import { type SeedsTaken, seedsTaken } from '@unity-acre/core/season';
 import type { WorkKind } from '@unity-acre/core/work';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../../database/change.ts';
@@ -15,6 +17,8 @@ interface Work {
   plantingId: string | null;
   cropId: string;
   bedIds: readonly string[];
+  /** where the seed of what is not sown yet is from */
+  seedSources: readonly SeedSource[];
   /** a round's own words for what it is */
   title: string;
 }
@@ -59,15 +63,31 @@ export async function logDone(
     const entry = known.find((one) => one.bedId === bedId);
     await checkStep(writing, work.plantingId, kind, entry?.id ?? '', done.on);
     const begun = entry ?? { ...blank, ...author, ...of(work, bedId), kind };
-    await writing.put<EntryEntity>(entries, entry?.id ?? newId(), { ...begun, ...done }, entry?.version);
+    const seedsFrom = kind === 'sowing' ? takenBy(entry, work.seedSources, done.share) : null;
+    const values = { ...begun, ...done, seedsFrom };
+    await writing.put<EntryEntity>(entries, entry?.id ?? newId(), values, entry?.version);
   }
 }
 
-const blank: Pick<EntryEntity, 'amountValue' | 'amountUnit' | 'grams' | 'destination' | 'note'> = {
+const takenBy = (
+  entry: EntryEntity | undefined,
+  toCome: readonly SeedSource[],
+  share: number,
+): SeedsTaken[] | null => {
+  const before = entry ? { share: entry.share ?? 1, taken: entry.seedsFrom ?? [] } : null;
+  const taken = seedsTaken(before, toCome, share);
+  return taken.length > 0 ? taken : null;
+};
+
+const blank: Pick<
+  EntryEntity,
+  'amountValue' | 'amountUnit' | 'grams' | 'destination' | 'seedsFrom' | 'note'
+> = {
   amountValue: null,
   amountUnit: null,
   grams: null,
   destination: null,
+  seedsFrom: null,
   note: '',
 };
 

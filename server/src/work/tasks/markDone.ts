@@ -7,7 +7,17 @@ import { type Done, logDone } from './logDone.ts';
 
 type Marked = Pick<
   TaskView,
-  'id' | 'kind' | 'title' | 'plantingId' | 'roundId' | 'cropId' | 'bedIds' | 'doneByLog' | 'doneOn' | 'share'
+  | 'id'
+  | 'kind'
+  | 'title'
+  | 'plantingId'
+  | 'roundId'
+  | 'cropId'
+  | 'bedIds'
+  | 'seedSources'
+  | 'doneByLog'
+  | 'doneOn'
+  | 'share'
 >;
 
 /**

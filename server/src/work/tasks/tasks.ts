@@ -1,3 +1,4 @@
+import type { SeedSource } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { daysOfWork } from '@unity-acre/core/log';
@@ -10,6 +11,7 @@ import {
   taskState,
   tasksFor,
   type Wanted,
+  type WorkKind,
 } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../../database/store.ts';
@@ -27,6 +29,8 @@ import {
   SEASON_ROOMS,
   schedulesOf,
   schedulesOfYear,
+  seedSourcesOf,
+  seedsFor,
 } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { sessions, taskMarks } from '../entity.ts';
@@ -36,15 +40,30 @@ import { paceOfGarden } from './paceOfGarden.ts';
 /** Tasks as they follow from plantings and rounds, before anybody ticked them off or took them into a session. */
 type Undecided = Omit<TaskView, 'state' | 'doneOn' | 'share' | 'sessionId'>;
 
+/** What tasks follow from. */
+interface Causes {
+  scheduled: readonly PlantingSchedule[];
+  /** occurrences of rounds */
+  occurrences: readonly Undecided[];
+  /** where the seed of sowings to come is from, by planting, where that is wanted */
+  seedSources?: ReadonlyMap<string, SeedSource[]>;
+}
+
+const isSowing = (kind: WorkKind): boolean => kind === 'sow' || kind === 'startIndoors';
+
 function plantingTasks(
-  { row, logged, ...scheduled }: PlantingSchedule,
+  scheduled: PlantingSchedule,
+  seedSources: SeedSource[],
   ahead: Ahead,
   kept: readonly string[],
 ): Undecided[] {
+  const { row, logged } = scheduled;
   const { id, method } = row;
   const loggedOn = (kind: TaskKind) => daysOfWork(logged, kind);
   return tasksFor({ ...scheduled, id, method, loggedOn }, ahead, kept).map((task) => ({
     ...task,
+    seeds: seedsFor(scheduled, seedSources),
+    seedSources: isSowing(task.kind) ? seedSources : [],
     roundId: null,
     cropId: row.cropId,
     varietyId: row.varietyId,
@@ -70,8 +89,7 @@ const LISTED_AHEAD = 21;
 export async function taskViews(
   manager: EntityManager,
   garden: GardenEntity,
-  scheduled: readonly PlantingSchedule[],
-  occurrences: readonly Undecided[],
+  { scheduled, occurrences, seedSources }: Causes,
   ahead: Ahead,
   wantedId: string | null = null,
 ): Promise<TaskView[]> {
@@ -105,7 +123,8 @@ export async function taskViews(
   const views = occurrences.map((task) => viewOf(task, null)).filter((task) => !isPast(task));
   for (const one of scheduled) {
     const suspectAfter = overdueAfter(one);
-    for (const task of plantingTasks(one, ahead, kept.get(one.row.id) ?? []))
+    const { id } = one.row;
+    for (const task of plantingTasks(one, seedSources?.get(id) ?? [], ahead, kept.get(id) ?? []))
       views.push(viewOf(task, suspectAfter));
     await breathe();
   }
@@ -123,6 +142,9 @@ const occurrencesOfYear = (manager: EntityManager, garden: GardenEntity, year: n
     addDays(dayInSeason(garden.latitude, year + 1, 0), -1),
   );
 
+const sourcesOfYear = async (manager: EntityManager, garden: GardenEntity, year: number, today: Day) =>
+  seedSourcesOf(manager, garden.id, await schedulesOfYear(manager, garden, year, today), year);
+
 /** A task by its id, with its marks. @throws Refusal `notFound` */
 export async function oneTask(
   { manager, clock }: Database,
@@ -133,14 +155,14 @@ export async function oneTask(
   const parts = taskParts(id);
   const row = parts && (await manager.findOneBy(plantings, { id: parts.plantingId, gardenId: garden.id }));
   const occurrence = occurrenceParts(id);
-  const views = await taskViews(
-    manager,
-    garden,
-    row ? await schedulesOf(manager, garden, [row], today, parts.season ?? undefined) : [],
-    occurrence ? await roundTasks(manager, garden.id, occurrence.on, occurrence.on) : [],
-    { today, until: today },
-    id,
-  );
+  const causes: Causes = {
+    scheduled: row ? await schedulesOf(manager, garden, [row], today, parts.season ?? undefined) : [],
+    occurrences: occurrence ? await roundTasks(manager, garden.id, occurrence.on, occurrence.on) : [],
+    // What other sowings of its season take comes off what is there for it.
+    ...(row &&
+      isSowing(parts.kind) && { seedSources: await sourcesOfYear(manager, garden, row.year, today) }),
+  };
+  const views = await taskViews(manager, garden, causes, { today, until: today }, id);
   const task = views.find((view) => view.id === id);
   if (!task) throw new Refusal('notFound');
   return task;
@@ -149,14 +171,13 @@ export async function oneTask(
 export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask' | 'markTasks'> = {
   tasks: standing('tasks', {
     rooms: [...SEASON_ROOMS, 'work'],
-    gather: async ({ store, member: { garden }, query }) =>
-      taskViews(
-        store.manager,
-        garden,
-        await schedulesOfYear(store.manager, garden, query.year, todayIn(garden, store.clock)),
-        await occurrencesOfYear(store.manager, garden, query.year),
-        aheadOf(todayIn(garden, store.clock)),
-      ),
+    gather: async ({ store: { manager, clock }, member: { garden }, query: { year } }) => {
+      const today = todayIn(garden, clock);
+      const scheduled = await schedulesOfYear(manager, garden, year, today);
+      const occurrences = await occurrencesOfYear(manager, garden, year);
+      const seedSources = await seedSourcesOf(manager, garden.id, scheduled, year);
+      return taskViews(manager, garden, { scheduled, occurrences, seedSources }, aheadOf(today));
+    },
     finish: (tasks) => tasks,
   }),
 

@@ -8,8 +8,10 @@ import { sayUnfetched } from '../../kit/fetchedPart.tsx';
 export const inputOf = (planting: Planting): PlantingInput => {
   const { cropId, varietyId, bedId, year, cropping, method, pattern, width, length } = planting;
   const { startOn, afterId, afterDays, betweenId, pinned, protection, note } = planting;
+  const { inRow, betweenRows, seedsPerHole } = planting;
   const what = { cropId, varietyId, bedId, year, cropping, method, pattern, width, length };
-  return { ...what, startOn, afterId, afterDays, betweenId, pinned, protection, note };
+  const spacing = { inRow, betweenRows, seedsPerHole };
+  return { ...what, ...spacing, startOn, afterId, afterDays, betweenId, pinned, protection, note };
 };
 
 /** Why a planting cannot be moved at all; null where it can. */

@@ -1,18 +1,18 @@
 import { type PlantingPlan, seedNeeds } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
-import { lotLife } from '../../crops/seedBox/index.ts';
-import { useList, useMeasure } from '../../garden/index.ts';
+import { useMeasure } from '../../garden/index.ts';
+import type { PlannedSeed } from './useSeedSources.ts';
 
 /** What the seed box has for a planting: seeds a hole by the age of each lot, what is left, and what has to be got. */
-export function FromTheBox({ plan, plants }: { plan: PlantingPlan; plants: number }) {
+export function FromTheBox({ plan, seed }: { plan: PlantingPlan; seed: PlannedSeed }) {
   const { t } = useTranslation('season');
   const { number } = useMeasure();
-  const lots = useList('seedLots');
   const { crop, variety, year } = plan;
-  const box = (lots.data ?? []).map((lot) => ({ ...lot, ...lotLife(lot) }));
-  const [need] = seedNeeds([{ crop, variety, plants, isSown: true, done: false }], box, year);
-  if (!need || !lots.data) return null;
-  const yearOf = (id: string) => String(box.find((lot) => lot.id === id)?.year ?? '');
+  const { lots, sources } = seed;
+  const holes = sources.reduce((sum, one) => sum + one.holes, 0);
+  const [need] = seedNeeds([{ plantingId: '', crop, variety, holes, sources }], lots, year);
+  if (!need) return null;
+  const yearOf = (id: string) => String(lots.find((lot) => lot.id === id)?.year ?? '');
   return (
     <div className="my-2 border-leaf border-l-4 bg-leaf-soft px-3 py-1.5 text-sm">
       <p className="font-semibold">{t('box.title')}</p>

@@ -1,10 +1,18 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { groundArea } from '@unity-acre/core/ground';
-import { amounts, computeMilestones, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import {
+  amounts,
+  computeMilestones,
+  type PlantingPlan,
+  plantedOutline,
+  seedsOf,
+  sowingDepth,
+  spacingOf,
+} from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { useAlmanac, useHere, useLeads, useMeasure } from '../../garden/index.ts';
+import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { Bare } from '../../kit/screens/index.ts';
 import { OutsideNote, Reasons, StepsChart } from '../explain/index.ts';
 import { FromTheBox } from './FromTheBox.tsx';
@@ -12,6 +20,7 @@ import { PackingDrawing } from './PackingDrawing.tsx';
 import type { PlanValues } from './Planner.tsx';
 import { planAsTyped } from './planOf.ts';
 import { RehearsalNote } from './RehearsalNote.tsx';
+import { useSeedSources } from './useSeedSources.ts';
 
 /** What the plan comes to, as it stands in the form. */
 export function PlanPreview({
@@ -28,27 +37,15 @@ export function PlanPreview({
   onStart(on: string): void;
 }) {
   const { t } = useTranslation('season');
-  const leads = useLeads();
   const { garden } = useHere();
-  const { number, length, area, depth: depthOf } = useMeasure();
   const catalogue = useCatalogue();
   const almanac = useAlmanac(bed, values.protection);
   const typed = planAsTyped(values, bed, catalogue, bare);
   if (!typed) return <Bare title={t('incomplete')} />;
   const { plan, width } = typed;
-  const { crop, method } = plan;
+  const { crop } = plan;
   const steps = computeMilestones(plan, almanac, garden.rules);
   if (!steps) return <Bare title={t('notThatWay')} />;
-  const { plants, seeds, packing, seedsPerHole, spareShare } = amounts(
-    crop,
-    method,
-    values.pattern,
-    width,
-    typed.length,
-    bed,
-  );
-  const depth = sowingDepth(crop, garden.rules.depth);
-  const big = 'font-title text-2xl';
   return (
     <div className="flex min-w-0 flex-col gap-7">
       <section className="furrow">
@@ -59,57 +56,97 @@ export function PlanPreview({
         <Reasons steps={steps} />
       </section>
       {!planting?.afterId && <RehearsalNote plan={plan} steps={steps} offsetC={bed.offsetC} />}
-      <section className="furrow">
-        <h2>{t('howMany')}</h2>
-        <p className="my-2 text-lg">
-          <strong className={big}>{number(plants, 0)}</strong> {t('plants')}
-          {seeds > 0 && (
-            <>
-              {', '}
-              <strong className={big}>{number(seeds, 0)}</strong> {t('seeds')}
-            </>
-          )}
-          {', '}
-          <strong className={big}>{length(packing.rowLength)}</strong> {t('ofRow')}
-        </p>
-        <p className="text-ink-soft text-sm">
-          {t('count', {
-            rows: packing.rows,
-            perRow: packing.perRow,
-            area: area(width * typed.length),
-            bed: area(groundArea(bed)),
-          })}{' '}
-          {seeds > 0 && t('seedCount', { perHole: seedsPerHole, spare: number(spareShare * 100, 0) })}{' '}
-          {method !== 'setPlants' &&
-            (depth.from === 0
-              ? t('depthSurface')
-              : t('depth', {
-                  depth:
-                    depthOf(depth.from) === depthOf(depth.to)
-                      ? depthOf(depth.from)
-                      : `${depthOf(depth.from)} – ${depthOf(depth.to)}`,
-                }))}{' '}
-          {method !== 'sowInPlace' &&
-            crop.setOutDepth &&
-            `${t('setOutDepthLabel')} ${t(`setOutDepth.${crop.setOutDepth}`)}`}
-        </p>
-        {leads && seeds > 0 && <FromTheBox plan={plan} plants={plants} />}
-        <PackingDrawing
-          pattern={values.pattern}
-          packing={packing}
-          width={width}
-          length={typed.length}
-          outline={plantedOutline(bed, width, typed.length)}
-          between={crop.betweenRows}
-          inRow={spacingOf(crop, values.pattern)}
-          family={crop.family}
-        />
-        {crop.cautions.map((caution) => (
-          <p key={caution} className="mt-2 border-blossom border-l-4 bg-straw-soft px-3 py-1 text-sm">
-            {t(`caution.${caution}`)}
-          </p>
-        ))}
-      </section>
+      <HowMany
+        bed={bed}
+        values={values}
+        plan={plan}
+        width={width}
+        length={typed.length}
+        planting={planting}
+      />
     </div>
+  );
+}
+
+/** How many plants and seeds it comes to, how they stand, and with what care. */
+function HowMany({
+  bed,
+  values,
+  plan,
+  width,
+  length,
+  planting,
+}: {
+  bed: Bed;
+  values: PlanValues;
+  plan: PlantingPlan;
+  width: number;
+  length: number;
+  planting: Planting | null;
+}) {
+  const { t } = useTranslation('season');
+  const { garden } = useHere();
+  const { number, length: lengthOf, area, depth: depthOf } = useMeasure();
+  const { crop, method } = plan;
+  const { plants, sown, packing } = amounts(crop, method, values.pattern, width, length, bed);
+  const isSown = planting?.steps.some(
+    ({ kind, done }) => done && (kind === 'sow' || kind === 'startIndoors'),
+  );
+  const seed = useSeedSources(plan, isSown ? 0 : (sown?.holes ?? 0), planting);
+  const seeds = seed ? seedsOf(seed.sources) : (sown?.seeds ?? 0);
+  const depth = sowingDepth(crop, garden.rules.depth);
+  const big = 'font-title text-2xl';
+  return (
+    <section className="furrow">
+      <h2>{t('howMany')}</h2>
+      <p className="my-2 text-lg">
+        <strong className={big}>{number(plants, 0)}</strong> {t('plants')}
+        {seeds > 0 && (
+          <>
+            {', '}
+            <strong className={big}>{number(seeds, 0)}</strong> {t('seeds')}
+          </>
+        )}
+        {', '}
+        <strong className={big}>{lengthOf(packing.rowLength)}</strong> {t('ofRow')}
+      </p>
+      <p className="text-ink-soft text-sm">
+        {t('count', {
+          rows: packing.rows,
+          perRow: packing.perRow,
+          area: area(width * length),
+          bed: area(groundArea(bed)),
+        })}{' '}
+        {sown && t('seedCount', { perHole: crop.seedsPerHole, spare: number(crop.spareShare * 100, 0) })}{' '}
+        {method !== 'setPlants' &&
+          (depth.from === 0
+            ? t('depthSurface')
+            : t('depth', {
+                depth:
+                  depthOf(depth.from) === depthOf(depth.to)
+                    ? depthOf(depth.from)
+                    : `${depthOf(depth.from)} – ${depthOf(depth.to)}`,
+              }))}{' '}
+        {method !== 'sowInPlace' &&
+          crop.setOutDepth &&
+          `${t('setOutDepthLabel')} ${t(`setOutDepth.${crop.setOutDepth}`)}`}
+      </p>
+      {seed && <FromTheBox plan={plan} seed={seed} />}
+      <PackingDrawing
+        pattern={values.pattern}
+        packing={packing}
+        width={width}
+        length={length}
+        outline={plantedOutline(bed, width, length)}
+        between={crop.betweenRows}
+        inRow={spacingOf(crop, values.pattern)}
+        family={crop.family}
+      />
+      {crop.cautions.map((caution) => (
+        <p key={caution} className="mt-2 border-blossom border-l-4 bg-straw-soft px-3 py-1 text-sm">
+          {t(`caution.${caution}`)}
+        </p>
+      ))}
+    </section>
   );
 }

@@ -20,6 +20,7 @@ import { croppingsOffered, cropWanted, firstValues, seasonWanted } from './first
 import { PlanPreview } from './PlanPreview.tsx';
 import { ProtectionField } from './ProtectionField.tsx';
 import { Series } from './Series.tsx';
+import { SpacingFields } from './SpacingFields.tsx';
 
 /** What the form of a planting holds: text as typed. */
 export interface PlanValues {
@@ -35,6 +36,9 @@ export interface PlanValues {
   betweenId: string;
   pinned: boolean;
   protection: Planting['protection'];
+  inRow: string;
+  betweenRows: string;
+  seedsPerHole: string;
   note: string;
 }
 
@@ -78,9 +82,10 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
   const dates = useDates();
   const names = useCropNames();
   const catalogue = useCatalogue();
-  const { lengthInput, system } = useMeasure();
+  const { lengthInput, spacing, system } = useMeasure();
   const [id] = useState(() => planting?.id ?? newId());
   const bare = system === 'imperial' ? 'ft' : 'm';
+  const small = system === 'imperial' ? 'in' : 'cm';
   const sides = sidesOf(bed);
   const save = useWrite('savePlanting', ({ data }) => {
     const start = startOf(data.steps) ?? data.steps[0]!;
@@ -98,6 +103,9 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
     length: lengthInput(row.length),
     startOn: row.startOn ?? '',
     betweenId: row.betweenId ?? '',
+    inRow: row.inRow === null ? '' : spacing(row.inRow),
+    betweenRows: row.betweenRows === null ? '' : spacing(row.betweenRows),
+    seedsPerHole: row.seedsPerHole === null ? '' : String(row.seedsPerHole),
   });
   const first = {
     ...firstValues(search, bed, garden, catalogue),
@@ -126,6 +134,11 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       betweenId: values.betweenId || null,
       pinned: values.pinned,
       protection,
+      inRow: values.inRow.trim() === '' ? null : read.length('inRow', values.inRow, small),
+      betweenRows:
+        values.betweenRows.trim() === '' ? null : read.length('betweenRows', values.betweenRows, small),
+      seedsPerHole:
+        values.seedsPerHole.trim() === '' ? null : read.number('seedsPerHole', values.seedsPerHole),
       note,
     }),
     send: async (body, ifMatch) => {
@@ -260,6 +273,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                 />
               )}
             </Field>
+            <SpacingFields form={form} crop={crop} />
             <ProtectionField form={form} />
             <Checkbox label={t('season:pinned')} {...form.check('pinned')} />
             <Field label={t('season:note')} hint={t('kit:optional')} name="note">

@@ -61,6 +61,9 @@ export function firstValues(
     betweenId: '',
     pinned: false,
     protection: 'none',
+    inRow: '',
+    betweenRows: '',
+    seedsPerHole: '',
     note: '',
   };
 }

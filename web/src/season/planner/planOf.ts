@@ -1,7 +1,7 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { PlantingInput } from '@unity-acre/contract/season';
 import { type Catalogue, varietyOf } from '@unity-acre/core/crops';
-import type { PlantingPlan } from '@unity-acre/core/season';
+import { asPlanted, type OwnSpacing, type PlantingPlan } from '@unity-acre/core/season';
 import { type LengthUnit, parseLength } from '@unity-acre/core/units';
 import type { PlanValues } from './Planner.tsx';
 
@@ -11,6 +11,14 @@ export interface PlanAsTyped {
   body: PlantingInput;
   width: number;
   length: number;
+}
+
+/** The spacing of its own that is typed; what is left empty follows the crop. @returns null while it cannot be read */
+function spacingTyped({ inRow, betweenRows, seedsPerHole }: PlanValues, bare: LengthUnit): OwnSpacing | null {
+  const lengthIn = (text: string) => (text.trim() === '' ? null : (parseLength(text, bare) ?? Number.NaN));
+  const count = seedsPerHole.trim() === '' ? null : Number(seedsPerHole);
+  const typed = { inRow: lengthIn(inRow), betweenRows: lengthIn(betweenRows), seedsPerHole: count };
+  return Object.values(typed).every((value) => value === null || value > 0) ? typed : null;
 }
 
 /** Reads the form of a planting. @returns null while something in it cannot be computed with */
@@ -29,8 +37,10 @@ export function planAsTyped(
   if (!(year >= 1990 && year <= 2200)) return null;
   const { method, cropping, pattern, note } = values;
   const startOn = values.startOn || null;
+  const spacing = spacingTyped(values, bare === 'ft' ? 'in' : 'cm');
+  if (!spacing) return null;
   return {
-    plan: { crop, variety, method, cropping, year, startOn },
+    plan: { crop: asPlanted(crop, spacing), variety, method, cropping, year, startOn },
     body: {
       cropId: crop.id,
       varietyId: variety.id,
@@ -47,6 +57,7 @@ export function planAsTyped(
       betweenId: null,
       pinned: false,
       protection: values.protection,
+      ...spacing,
       note,
     },
     width,

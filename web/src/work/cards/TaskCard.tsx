@@ -1,7 +1,14 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
 import type { Crop } from '@unity-acre/core/crops';
-import { type Amounts, amounts, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
+import {
+  type Amounts,
+  amounts,
+  asPlanted,
+  plantedOutline,
+  sowingDepth,
+  spacingOf,
+} from '@unity-acre/core/season';
 import {
   isRoundKind,
   type RoundKind,
@@ -80,10 +87,12 @@ function Asked({ task }: { task: TaskView }) {
 /** How work at a planting is done: how many, how deep, how far apart, with what, with what care, and when it is done. */
 function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const { t } = useTranslation(['day', 'season', 'cards', 'crops']);
-  const crop = useCatalogue().crop(task.cropId);
+  const usual = useCatalogue().crop(task.cropId);
   const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
-  if (!crop || !planting || !bed) return null;
+  if (!usual || !planting || !bed) return null;
+  const perHole = task.seedSources[0]?.perHole ?? planting.seedsPerHole;
+  const crop = asPlanted(usual, { ...planting, seedsPerHole: perHole });
   const { method, pattern, width, length } = planting;
   const packed = amounts(crop, method, pattern, width, length, bed);
   const { packing } = packed;
@@ -121,13 +130,24 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   );
 }
 
+/** Which packets the seed is in, and how many of it go into a hole. */
+function SeedFrom({ sources }: { sources: TaskView['seedSources'] }) {
+  const { t } = useTranslation('day');
+  const { number } = useMeasure();
+  return sources.map(({ lotId, year, source, perHole, seeds }) => {
+    const facts = { count: perHole, seeds: number(seeds, 0), year: year ?? '', source };
+    const key = lotId === null ? 'toGet' : source === '' ? 'lot' : 'lotFrom';
+    return <p key={lotId ?? 'toGet'}>{t(`card.seed.${key}`, facts)}</p>;
+  });
+}
+
 /** Which variety, how many, how deep and how far apart. */
 function HowMuch({
   task,
   kind,
   crop,
   planting,
-  packed: { packing, plants, seeds },
+  packed: { packing, plants },
 }: {
   task: TaskView;
   kind: TaskKind;
@@ -144,7 +164,7 @@ function HowMuch({
   const deep = [depth.from, depth.to].map(depthOf);
   const facts = [
     t('day:card.variety', { variety: names.variety(task.cropId, task.varietyId) }),
-    card.amount === 'seeds' && t('day:card.amount.seeds', { seeds: number(seeds, 0) }),
+    card.amount === 'seeds' && t('day:card.amount.seeds', { seeds: number(task.seeds, 0) }),
     card.amount === 'plants' && t('day:card.amount.plants', { plants: number(plants, 0) }),
     card.hasRow && t('day:card.amount.row', { row: length(packing.rowLength) }),
   ].filter(Boolean);
@@ -166,6 +186,7 @@ function HowMuch({
   return (
     <>
       <p>{facts.join(', ')}</p>
+      <SeedFrom sources={task.seedSources} />
       {how.length > 0 && <p>{how.join(' ')}</p>}
     </>
   );
