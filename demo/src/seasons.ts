@@ -98,6 +98,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           pinned: false,
           protection: 'none',
           ...usualSpacing,
+          at: null,
           note: '',
           entries: [],
         };

@@ -42,6 +42,11 @@ export const plantingInput = z.strictObject({
   inRow: z.number().min(0.012).max(10).nullable().default(null),
   betweenRows: z.number().min(0.012).max(10).nullable().default(null),
   seedsPerHole: z.number().int().min(1).max(12).nullable().default(null),
+  /** where its near left corner is, metres from the left and the near end of its bed; null is laid out with the others */
+  at: z
+    .strictObject({ x: z.number().min(0).max(1000), y: z.number().min(0).max(1000) })
+    .nullable()
+    .default(null),
   note: prose(500),
 });
 

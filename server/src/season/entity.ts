@@ -1,6 +1,6 @@
 import type { PlantingInput, WishInput } from '@unity-acre/contract/season';
 import { EntitySchema } from 'typeorm';
-import { flag, gardenRow, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
+import { flag, gardenRow, json, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
 import type { GardenRow } from '../database/rows.ts';
 
 export type PlantingEntity = GardenRow & PlantingInput;
@@ -50,6 +50,7 @@ export const plantings = new EntitySchema<PlantingEntity>({
     inRow: maybe(real()),
     betweenRows: maybe(real()),
     seedsPerHole: maybe(whole()),
+    at: maybe(json()),
     note: longText(),
   },
   indices: [

@@ -38,6 +38,7 @@ export function rollSeason({ json, by }: { json: string; by: Rolling }): RolledP
       pinned: false,
       protection: planting.protection,
       ...planting.spacing,
+      at: null,
       note: '',
     },
   }));

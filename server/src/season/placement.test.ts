@@ -283,6 +283,7 @@ describe('what a placement respects', () => {
       pinned: true,
       protection: 'none' as const,
       spacing: usualSpacing,
+      at: null,
       steps: candidate.steps,
     };
     const second = await found(season(beds, { plantings: [standing] }), [wish(2, tomato, 2)]);

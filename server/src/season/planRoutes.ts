@@ -44,6 +44,7 @@ function proposalView(looking: Looking): Proposal {
             pinned: false,
             protection: 'none' as const,
             ...usualSpacing,
+            at: null,
             note: '',
             plants: demand.plants,
             from: candidate.from,

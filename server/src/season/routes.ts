@@ -146,6 +146,13 @@ async function removeWithMarks(
   await writing.remove(plantings, id, version);
 }
 
+/** What goes to another bed has no place there yet. */
+async function inItsBed(manager: EntityManager, id: string, planting: PlantingInput): Promise<PlantingInput> {
+  if (planting.at === null) return planting;
+  const known = await manager.findOneBy(plantings, { id });
+  return known && known.bedId !== planting.bedId ? { ...planting, at: null } : planting;
+}
+
 /** The name of a crop for the audit trail, in English. */
 const cropName = async (manager: EntityManager, gardenId: string, id: string): Promise<string> =>
   (await catalogueOf(manager, gardenId)).crop(id)?.name.en ?? id;
@@ -167,7 +174,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
       const today = todayIn(garden, store.clock);
       const known = await knownFor(manager, garden, [body], today);
       await check(manager, garden, params.id, body, known);
-      const row = await writing.put(plantings, params.id, body, ifMatch);
+      const row = await writing.put(plantings, params.id, await inItsBed(manager, params.id, body), ifMatch);
       return plantingView((await schedulesOf(manager, garden, [row], today))[0]!);
     }),
 
@@ -183,6 +190,7 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
         const known = await knownFor(writing.manager, garden, body.plantings, today);
         // Those that wait for others of the same write come after them.
         const rows: PlantingEntity[] = [];
+        const together: { id: string; version: number | null; values: PlantingInput }[] = [];
         const isTogether = body.plantings.every(
           ({ afterId, betweenId }) => afterId === null && betweenId === null,
         );
@@ -190,15 +198,12 @@ const plantingRoutes: Pick<Handlers, 'plantings' | 'savePlanting' | 'savePlantin
           await check(writing.manager, garden, id, planting, known).catch((error: unknown) => {
             throw at(error, `plantings.${i}`);
           });
-          if (!isTogether) rows.push(await writing.put(plantings, id, planting, version ?? undefined));
+          const values = await inItsBed(writing.manager, id, planting);
+          if (isTogether) together.push({ id, version, values });
+          else rows.push(await writing.put(plantings, id, values, version ?? undefined));
         }
         if (isTogether) {
-          rows.push(
-            ...(await writing.putAll<PlantingEntity>(
-              plantings,
-              body.plantings.map(({ id, version, ...values }) => ({ id, version, values })),
-            )),
-          );
+          rows.push(...(await writing.putAll<PlantingEntity>(plantings, together)));
         }
         return (await schedulesOf(writing.manager, garden, rows, today)).map((one) => plantingView(one));
       },

@@ -258,6 +258,7 @@ export const peas = (bedId: string): PlantingInput => ({
   inRow: null,
   betweenRows: null,
   seedsPerHole: null,
+  at: null,
   note: '',
 });
 

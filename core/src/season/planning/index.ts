@@ -1,21 +1,27 @@
+export {
+  bedLayout,
+  type GroundToLay,
+  type NoonSun,
+  outlineIn,
+  type PlaceInBed,
+  shadeDirection,
+  toLay,
+} from './bedLayout.ts';
 export { type Rolled, type Rolling, rollings, rollOver } from './nextYear.ts';
 export { type Rehearsal, rehearse, type WeatherYear } from './rehearsal.ts';
 export {
   areaByDay,
   type GroundTaken,
   inGroundSpan,
-  isTall,
-  type Lying,
-  laidOut,
   type Overfull,
   overfull,
   owned,
-  TALL_M,
   takenBy,
-  tallCrops,
 } from './space.ts';
 export { type StillSown, stillSown } from './stillSow.ts';
 export { MOST_IN_SERIES, type Succeeding, type SuccessionBy, succession } from './succession.ts';
+export { isTall, TALL_M } from './tall.ts';
+export { tallCrops } from './tallCrops.ts';
 export {
   type Grown,
   lastYearOf,

@@ -1,6 +1,4 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../../calendar/index.ts';
-import type { Crop } from '../../crops/index.ts';
-import { type Obstacle, type Shape, workedOutline, workedPlace } from '../../ground/index.ts';
 import { inGroundOf, type Milestone } from '../milestones/index.ts';
 import type { PlannedPlanting, YearPlan } from './yearPlan.ts';
 
@@ -33,7 +31,8 @@ export const takenBy = (
   { seasonFirst }: Pick<YearPlan, 'seasonFirst'>,
 ): GroundTaken => ({ id, width, length, betweenId, ...inGroundSpan(steps, seasonFirst) });
 
-const meet = (a: GroundTaken, b: GroundTaken): boolean => a.from <= b.until && b.from <= a.until;
+/** True where two are in the ground on a day in common. */
+export const meet = (a: GroundTaken, b: GroundTaken): boolean => a.from <= b.until && b.from <= a.until;
 
 /** What takes ground of its own: an interplanting does only outside the time of the planting it stands between. */
 export function owned(taken: readonly GroundTaken[]): GroundTaken[] {
@@ -94,102 +93,4 @@ export function overfull(taken: readonly GroundTaken[], room: number): Overfull[
     } else spans.push({ from: on, until: on, area: used });
   }
   return spans;
-}
-
-/** Where a planting lies in the worked frame of its bed: from its left and from its near end, metres. */
-export interface Lying {
-  x: number;
-  y: number;
-}
-
-/**
- * Lays plantings into a bed so that no two share ground and time: each, in the order in which they go in, as near to the
- * bed's beginning as there is room. What finds no room is left out.
- * @param across,along metres of the bed
- */
-export function laidOut(across: number, along: number, taken: readonly GroundTaken[]): Map<string, Lying> {
-  const lying = new Map<string, Lying>();
-  const placed: (GroundTaken & Lying)[] = [];
-  const order = [...taken].sort(
-    (a, b) => a.from.localeCompare(b.from) || b.length - a.length || a.id.localeCompare(b.id),
-  );
-  const hosted = order.filter(({ betweenId }) => betweenId !== null);
-  for (const one of order.filter(({ betweenId }) => betweenId === null)) {
-    const beside = placed.filter((other) => meet(one, other));
-    const ends = (start: (other: Lying) => number, size: (other: GroundTaken) => number) =>
-      [0, ...beside.map((other) => start(other) + size(other))].sort((a, b) => a - b);
-    const room = ends(
-      ({ y }) => y,
-      ({ length }) => length,
-    ).flatMap((y) =>
-      ends(
-        ({ x }) => x,
-        ({ width }) => width,
-      ).map((x) => ({ x, y })),
-    );
-    const free = room.find(
-      ({ x, y }) =>
-        x + one.width <= across + 1e-6 &&
-        y + one.length <= along + 1e-6 &&
-        !beside.some(
-          (other) =>
-            x < other.x + other.width - 1e-6 &&
-            other.x < x + one.width - 1e-6 &&
-            y < other.y + other.length - 1e-6 &&
-            other.y < y + one.length - 1e-6,
-        ),
-    );
-    if (!free) continue;
-    placed.push({ ...one, ...free });
-    lying.set(one.id, free);
-  }
-  for (const one of hosted) {
-    const host = lying.get(one.betweenId!);
-    if (host) lying.set(one.id, host);
-  }
-  return lying;
-}
-
-/** From this height on a crop shades its neighbours, metres. Common practice, no source. */
-export const TALL_M = 1.2;
-const trained = ['trellis', 'stake', 'cage', 'netting'];
-
-export const isTall = ({ height, support }: Crop): boolean =>
-  height >= TALL_M || (trained.includes(support) && height >= 1);
-
-/** Days from going in until a tall crop throws a shadow worth counting. */
-const GROWING_UP_DAYS = 35;
-
-/** The tall crops of a bed as things that shade, each where it lies and in the months it stands high. */
-export function tallCrops(bed: Shape, plantings: readonly (GroundTaken & { crop: Crop })[]): Obstacle[] {
-  const { across, along } = workedOutline(bed);
-  const lying = laidOut(across, along, plantings);
-  return plantings.flatMap((one): Obstacle[] => {
-    const at = lying.get(one.id);
-    if (!at || !isTall(one.crop)) return [];
-    const high = addDays(one.from, GROWING_UP_DAYS);
-    if (high > one.until) return [];
-    const corners = [
-      { x: at.x, y: at.y },
-      { x: at.x + one.width, y: at.y },
-      { x: at.x + one.width, y: at.y + one.length },
-      { x: at.x, y: at.y + one.length },
-    ];
-    return [
-      {
-        outline: corners.map((p) => workedPlace(bed, p)),
-        height: one.crop.height,
-        months: monthsBetween(high, one.until),
-      },
-    ];
-  });
-}
-
-/** The months a span of days touches by at least half, January first. */
-function monthsBetween(from: Day, until: Day): boolean[] {
-  const months = new Array<boolean>(12).fill(false);
-  for (let day = from; day <= until; day = addDays(day, 1)) {
-    if (day.endsWith('-15')) months[Number(day.slice(5, 7)) - 1] = true;
-  }
-  return months;
 }

@@ -5,6 +5,7 @@ import type { Almanac, Protection } from '../../place/index.ts';
 import type { OwnSpacing } from '../amounts/index.ts';
 import type { Milestone } from '../milestones/index.ts';
 import type { HouseRules } from '../rules.ts';
+import type { PlaceInBed } from './bedLayout.ts';
 
 /** A bed as a season's plan knows it. */
 export interface PlannedBed extends Shape {
@@ -36,6 +37,8 @@ export interface PlannedPlanting {
   protection: Protection;
   /** how it is spaced where that is not as its crop is; its crop has it already */
   spacing: OwnSpacing;
+  /** the place in its bed that was chosen for it; null where it is laid out with the others */
+  at: PlaceInBed | null;
   steps: readonly Milestone[];
 }
 

@@ -59,7 +59,11 @@ function WithCrops({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) 
   const year = seasonYearOf(garden, garden.today);
   const plantings = useSeasonList('plantings', year, datesAlone);
   const crops = useMemo(
-    () => tallOnes(beds, plantings.data ?? [], catalogue, `${year}-03-01`),
+    () =>
+      tallOnes(beds, plantings.data ?? [], catalogue, `${year}-03-01`, {
+        latitude: garden.latitude,
+        north: garden.ground.north,
+      }),
     [beds, plantings.data, catalogue, year],
   );
   return <Loaded of={plantings}>{() => <Sun beds={beds} landmarks={landmarks} crops={crops} />}</Loaded>;

@@ -9,7 +9,7 @@ import {
   type Rectangle,
   standingKinds,
 } from '@unity-acre/core/ground';
-import { inGroundSpan, tallCrops } from '@unity-acre/core/season';
+import { type NoonSun, tallCrops, toLay } from '@unity-acre/core/season';
 import { useEffect, useState } from 'react';
 import type { SunAsked, SunTold } from './sun.worker.ts';
 
@@ -25,6 +25,7 @@ export function tallOnes(
   plantings: readonly Planting[],
   catalogue: Catalogue,
   seasonFirst: string,
+  sun: NoonSun,
 ): Obstacle[] {
   return beds.flatMap((bed) =>
     tallCrops(
@@ -32,9 +33,9 @@ export function tallOnes(
       plantings.flatMap((planting) => {
         const crop: Crop | undefined = catalogue.crop(planting.cropId);
         if (planting.bedId !== bed.id || !crop) return [];
-        const { id, width, length, betweenId } = planting;
-        return [{ id, width, length, betweenId, crop, ...inGroundSpan(planting.steps, seasonFirst) }];
+        return [{ ...toLay({ ...planting, crop }, { seasonFirst }), crop }];
       }),
+      sun,
     ),
   );
 }

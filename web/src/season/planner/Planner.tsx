@@ -139,6 +139,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
         values.betweenRows.trim() === '' ? null : read.length('betweenRows', values.betweenRows, small),
       seedsPerHole:
         values.seedsPerHole.trim() === '' ? null : read.number('seedsPerHole', values.seedsPerHole),
+      at: planting?.at ?? null,
       note,
     }),
     send: async (body, ifMatch) => {

@@ -58,6 +58,7 @@ export function planAsTyped(
       pinned: false,
       protection: values.protection,
       ...spacing,
+      at: null,
       note,
     },
     width,

@@ -1,9 +1,15 @@
 import { addDays } from '../../../calendar/index.ts';
-import { groundArea, workedOutline } from '../../../ground/index.ts';
+import { groundArea } from '../../../ground/index.ts';
 import { amounts } from '../../amounts/index.ts';
 import { startOf } from '../../milestones/index.ts';
 import type { PlannedPlanting, YearPlan } from '../../planning/index.ts';
-import { type GroundTaken, laidOut, overfull as overfullSpans, takenBy } from '../../planning/index.ts';
+import {
+  bedLayout,
+  type GroundTaken,
+  overfull as overfullSpans,
+  takenBy,
+  toLay,
+} from '../../planning/index.ts';
 import { type Remedy, rowWith, type Trial } from '../row.ts';
 import { elsewhere, elsewhereFor, startedOn } from '../trial.ts';
 
@@ -50,9 +56,12 @@ export const noPlaceLeft = rowWith({
     if (bed.form !== 'rectangle') return [];
     const taken = takenIn(plan, here);
     if (overfullSpans(taken, groundArea(bed)).length > 0) return [];
-    const { across, along } = workedOutline(bed);
-    const lying = laidOut(across, along, taken);
-    return taken.filter(({ id }) => !lying.has(id)).map(({ id }) => ({ bedId: bed.id, plantingIds: [id] }));
+    const places = bedLayout(
+      bed,
+      here.map((planting) => toLay(planting, plan)),
+      plan,
+    );
+    return taken.filter(({ id }) => !places.has(id)).map(({ id }) => ({ bedId: bed.id, plantingIds: [id] }));
   },
   remedies: (trial) => elsewhere(trial),
 });

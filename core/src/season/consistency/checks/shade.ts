@@ -5,11 +5,9 @@ import {
   type Point,
   shadowLength,
   shadowOf,
-  workedOutline,
-  workedPlace,
 } from '../../../ground/index.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../../planning/index.ts';
-import { isTall, laidOut, takenBy } from '../../planning/index.ts';
+import { bedLayout, isTall, outlineIn, toLay } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { standTogether } from '../together.ts';
 import { elsewhere } from '../trial.ts';
@@ -75,29 +73,29 @@ function shadedShare(plan: YearPlan, tall: Stand, low: Stand): number {
 function standsOf(plan: YearPlan): Stand[] {
   return plan.beds.flatMap((bed) => {
     const here = plan.plantings.filter(({ bedId }) => bedId === bed.id);
-    const { across, along } = workedOutline(bed);
-    const lying = laidOut(
-      across,
-      along,
-      here.map((planting) => takenBy(planting, plan)),
+    const places = bedLayout(
+      bed,
+      here.map((planting) => toLay(planting, plan)),
+      plan,
     );
     return here.flatMap((planting) => {
-      const at = lying.get(planting.id);
+      const at = places.get(planting.id);
       return at ? [standAt(bed, planting, at)] : [];
     });
   });
 }
 
 function standAt(bed: PlannedBed, planting: PlannedPlanting, at: Point): Stand {
-  const { width, length, crop } = planting;
-  const outline = [
-    { x: at.x, y: at.y },
-    { x: at.x + width, y: at.y },
-    { x: at.x + width, y: at.y + length },
-    { x: at.x, y: at.y + length },
-  ].map((corner) => workedPlace(bed, corner));
+  const outline = outlineIn(bed, planting, at);
   const box = boxAround(outline);
   const [dx, dy] = [box.width / 2, box.length / 2];
   const middle = { x: box.x + dx, y: box.y + dy };
-  return { planting, bed, outline, middle, reach: Math.hypot(dx, dy), top: crop.height + bed.height };
+  return {
+    planting,
+    bed,
+    outline,
+    middle,
+    reach: Math.hypot(dx, dy),
+    top: planting.crop.height + bed.height,
+  };
 }
