@@ -1,4 +1,5 @@
 export * from './arrange.ts';
+export * from './compass.ts';
 export * from './geojson.ts';
 export * from './judge.ts';
 export * from './packing.ts';

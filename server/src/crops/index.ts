@@ -1,2 +1,3 @@
 export { catalogueOf } from './catalogue.ts';
 export { cropRoutes } from './routes.ts';
+export { seedBoxOf } from './seedBox.ts';

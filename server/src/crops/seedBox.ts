@@ -5,7 +5,7 @@ import { entries } from '../log/entity.ts';
 import { type SeedLotEntity, seedLots } from './entity.ts';
 
 /** A sowing that is logged, as far as it matters to the seed box. */
-export interface LoggedSowing {
+interface LoggedSowing {
   plantingId: string;
   /** how much of it is done, 0–1 */
   share: number;

@@ -2,8 +2,7 @@ import type { SeedSource } from '@unity-acre/contract/season';
 import { yearOf } from '@unity-acre/core/calendar';
 import { type Sowing, seedSources } from '@unity-acre/core/season';
 import type { EntityManager } from 'typeorm';
-import { catalogueOf } from '../crops/index.ts';
-import { seedBoxOf } from '../crops/seedBox.ts';
+import { catalogueOf, seedBoxOf } from '../crops/index.ts';
 import type { PlantingSchedule } from './schedules.ts';
 
 const isSown = ({ steps }: PlantingSchedule): boolean =>

@@ -20,6 +20,7 @@ import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { EntryList } from '../../log/EntryList.tsx';
 import { PlantingRow } from '../../season/explain/index.ts';
 import { Plan, useGrowing } from '../plan/index.ts';
+import { BedDrawing } from './BedDrawing.tsx';
 import { BedSheet } from './BedSheet.tsx';
 import { SoilNow } from './SoilNow.tsx';
 import { TenureForm } from './TenureForm.tsx';
@@ -162,14 +163,19 @@ function Plantings({ bed, year, onlyWithSome = false }: { bed: Bed; year: number
             .sort((a, b) => a.steps[0]!.on.localeCompare(b.steps[0]!.on));
           if (here.length === 0)
             return <Bare title={t('nothingPlanned')}>{coordinates && <p>{t('nothingPlannedHint')}</p>}</Bare>;
-          return here.map((planting) => (
-            <PlantingRow
-              key={planting.id}
-              planting={planting}
-              bed={bed}
-              awaited={list.find((one) => one.id === planting.afterId) ?? null}
-            />
-          ));
+          return (
+            <>
+              <BedDrawing bed={bed} plantings={list} year={year} />
+              {here.map((planting) => (
+                <PlantingRow
+                  key={planting.id}
+                  planting={planting}
+                  bed={bed}
+                  awaited={list.find((one) => one.id === planting.afterId) ?? null}
+                />
+              ))}
+            </>
+          );
         }}
       </Loaded>
     </section>

@@ -12,7 +12,16 @@ import {
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { seasonYearOf, tenureIn, useHere, useMeasure } from '../../garden/index.ts';
-import { BedMark, frameOf, LandmarkMark, PlanFrame, paintOrder, pathOf, Underlay } from '../plan/index.ts';
+import {
+  BedMark,
+  frameOf,
+  LandmarkMark,
+  PlanFrame,
+  paintOrder,
+  pathOf,
+  stepIn,
+  Underlay,
+} from '../plan/index.ts';
 import { type Guide, type Handle, handlesOf, hit, pulled, snappedMove } from './handles.ts';
 import { type LayoutEditing, shaped, type Thing } from './useLayoutEditing.ts';
 
@@ -20,8 +29,6 @@ export type Tool = 'select' | 'pan' | 'scale' | Form;
 
 /** How near a hand has to come to an edge or handle, pixels. */
 const NEAR_PX = 9;
-/** What a length drawn snaps to, and an arrow key moves by, metres: a quarter of a foot, or five centimetres. */
-export const stepIn = (system: 'imperial' | 'metric'): number => (system === 'imperial' ? 0.0762 : 0.05);
 
 type Gesture =
   | { kind: 'move'; from: Point; things: Thing[] }

@@ -21,9 +21,10 @@ import { Field } from '../../kit/forms/index.ts';
 import { Loaded, Screen } from '../../kit/screens/index.ts';
 import { BedForm } from '../bed/index.ts';
 import { GroundPaths } from '../GroundPaths.tsx';
+import { stepIn } from '../plan/index.ts';
 import { GeoFile } from './GeoFile.tsx';
 import { LandmarkForm } from './LandmarkForm.tsx';
-import { LayoutCanvas, stepIn, type Tool } from './LayoutCanvas.tsx';
+import { LayoutCanvas, type Tool } from './LayoutCanvas.tsx';
 import { PicturePanel } from './PicturePanel.tsx';
 import { type LayoutEditing, shaped, type Thing, useLayoutEditing } from './useLayoutEditing.ts';
 

@@ -1,6 +1,10 @@
+export type { PlaceInBed } from '@unity-acre/core/season';
 export { useGrowing } from './Ground.tsx';
 export { frameOf, Plan, paintOrder } from './Plan.tsx';
 export { PlanFrame } from './PlanFrame.tsx';
 export { BedMark, LandmarkMark, pathOf } from './PlanThings.tsx';
+export { placesIn, type Standing } from './placesIn.ts';
+export { stepIn } from './snap.ts';
 export { tenureFill } from './tenureLook.ts';
 export { Underlay } from './Underlay.tsx';
+export { useSpotWords } from './useSpotWords.ts';

@@ -64,7 +64,7 @@ function WithCrops({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) 
         latitude: garden.latitude,
         north: garden.ground.north,
       }),
-    [beds, plantings.data, catalogue, year],
+    [beds, plantings.data, catalogue, year, garden.latitude, garden.ground.north],
   );
   return <Loaded of={plantings}>{() => <Sun beds={beds} landmarks={landmarks} crops={crops} />}</Loaded>;
 }

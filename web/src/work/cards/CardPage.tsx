@@ -72,7 +72,9 @@ function Card({ task }: { task: TaskView }) {
             {t('day:safety')}
           </p>
         </section>
-        {task.bedIds.length > 0 && <DayMap bedIds={task.bedIds} />}
+        {task.bedIds.length > 0 && (
+          <DayMap bedIds={task.bedIds} plantingIds={task.plantingId ? [task.plantingId] : []} />
+        )}
       </div>
     </div>
   );

@@ -22,8 +22,10 @@ import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
 import { datesAlone, useBothSeasons, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { useSpotWords } from '../../ground/plan/index.ts';
 import { PackingDrawing } from '../../season/planner/index.ts';
 import { useToolName } from '../care/index.ts';
+import { useSpots } from '../useSpots.ts';
 import { HowTo } from './HowTo.tsx';
 
 /** How a task is done. */
@@ -90,7 +92,10 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const usual = useCatalogue().crop(task.cropId);
   const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
+  const spots = useSpots(task.plantingId ? [task.plantingId] : []);
+  const spotWords = useSpotWords();
   if (!usual || !planting || !bed) return null;
+  const spot = spots[0] && spotWords(bed, planting, spots[0].place);
   const perHole = task.seedSources[0]?.perHole ?? planting.seedsPerHole;
   const crop = asPlanted(usual, { ...planting, seedsPerHole: perHole });
   const { method, pattern, width, length } = planting;
@@ -100,6 +105,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
     <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
       <div className="min-w-0">
         <HowMuch task={task} kind={kind} crop={crop} planting={planting} packed={packed} />
+        {spot && <p>{t('day:card.spot', { bed: bed.name, spot })}</p>}
         {kind === 'pick' && (
           <p className="font-semibold">
             {t('day:card.ripe', { sign: t(`crops:sign.${crop.harvest.sign}`) })}

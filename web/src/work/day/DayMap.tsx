@@ -1,18 +1,20 @@
 import { middleOf } from '@unity-acre/core/ground';
 import { useTranslation } from 'react-i18next';
 import { seasonYearOf, tenureIn, useHere, useList } from '../../garden/index.ts';
-import { BedMark, frameOf, LandmarkMark, PlanFrame, paintOrder } from '../../ground/plan/index.ts';
+import { BedMark, frameOf, LandmarkMark, PlanFrame, paintOrder, pathOf } from '../../ground/plan/index.ts';
+import { useSpots } from '../useSpots.ts';
 
 /** Metres: what the number of a bed is written in. */
 const DISC_M = 0.55;
 
-/** The plan, with the beds of the session's work by their numbers. */
-export function DayMap({ bedIds }: { bedIds: string[] }) {
+/** The plan, with the beds of the session's work by their numbers, and the ground in them that it is done on. */
+export function DayMap({ bedIds, plantingIds }: { bedIds: string[]; plantingIds: string[] }) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const beds = useList('beds').data ?? [];
   const landmarks = useList('landmarks').data ?? [];
   const year = seasonYearOf(garden, garden.today);
+  const spots = useSpots(plantingIds);
   return (
     <section className="furrow print:break-inside-avoid">
       <h2>{t('map')}</h2>
@@ -27,6 +29,9 @@ export function DayMap({ bedIds }: { bedIds: string[] }) {
             tenure={tenureIn(bed, year)?.kind ?? 'none'}
             marked={bedIds.includes(bed.id)}
           />
+        ))}
+        {spots.map(({ id, outline }) => (
+          <path key={id} d={pathOf(outline)} className="fill-beet/70 stroke-beet" strokeWidth={0.06} />
         ))}
         {beds.map((bed) => {
           const number = bedIds.indexOf(bed.id) + 1;

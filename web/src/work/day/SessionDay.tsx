@@ -141,7 +141,9 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
           )}
           <p className="mt-4 border-blossom border-l-4 bg-straw-soft px-3 py-1.5 text-sm">{t('safety')}</p>
         </section>
-        {bedIds.length > 0 && <DayMap bedIds={bedIds} />}
+        {bedIds.length > 0 && (
+          <DayMap bedIds={bedIds} plantingIds={own.flatMap(({ plantingId }) => plantingId ?? [])} />
+        )}
         <BringList tasks={own} session={session} />
       </div>
     </div>

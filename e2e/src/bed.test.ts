@@ -1,0 +1,143 @@
+import type { ElementHandle, Page } from 'puppeteer-core';
+import { afterAll, beforeAll, describe, expect, it } from 'vitest';
+import { Demo } from './demo.ts';
+import { type Hand, speech } from './hand.ts';
+import { quiet } from './quiet.ts';
+
+const w = speech.en;
+const { drawing } = w.ground;
+
+let demo: Demo;
+let page: Page;
+let hand: Hand;
+let troubles: string[];
+beforeAll(async () => {
+  demo = await Demo.open();
+  ({ page, hand, troubles } = await demo.signedIn());
+  await hand.open('/');
+}, 60_000);
+afterAll(() => demo.close());
+
+/** Asks the garden for one of its lists. */
+const list = <Row>(name: string) =>
+  page.evaluate(async (of) => {
+    const { memberships } = await (await fetch('/api/me')).json();
+    return (await fetch(`/api/gardens/${memberships[0].gardenId}/${of}`)).json();
+  }, name) as Promise<Row[]>;
+interface PlantingRow {
+  id: string;
+  bedId: string;
+  cropId: string;
+  at: { x: number; y: number } | null;
+  seeds: number;
+}
+const bedId = async (name: string) =>
+  (await list<{ id: string; name: string }>('beds')).find((bed) => bed.name === name)!.id;
+const planting = async (bed: string, crop: string) =>
+  (await list<PlantingRow>('plantings?year=2026&reasons=no')).find(
+    (row) => row.bedId === bed && row.cropId === crop,
+  )!;
+const until = async (check: () => Promise<boolean>) => {
+  for (let n = 0; n < 100 && !(await check()); n++) await new Promise((resolve) => setTimeout(resolve, 100));
+  expect(await check()).toBe(true);
+};
+/** A planting on the drawing of its bed. */
+const drawn = async (crop: string) => {
+  const found = await page.waitForFunction(
+    (name) =>
+      [...document.querySelectorAll('main button[aria-pressed]')].find((one) => one.textContent === name),
+    {},
+    crop,
+  );
+  return found.asElement() as ElementHandle<HTMLElement>;
+};
+const undoLast = async () => {
+  const undo = await page.$$('::-p-aria([role="button"][name="Undo"])');
+  await undo.at(-1)!.click();
+  await hand.reads(w.kit.undone);
+};
+
+describe('a planting in its bed', () => {
+  it('is moved by keyboard and by hand, the others make room, and it goes back with the others', async () => {
+    const bed = await bedId('School bed 2');
+    await hand.open(`/ground/${bed}`);
+    await hand.reads(drawing.title);
+    const strawberry = await drawn('Strawberry');
+    const before = (await (await drawn('Pea')).boundingBox())!;
+    await strawberry.focus();
+    for (const _ of [1, 2]) await page.keyboard.press('ArrowRight');
+    // Two quarters of a foot from the end in the south, at which it lay.
+    await until(async () => (await planting(bed, 'strawberry')).at !== null);
+    expect((await planting(bed, 'strawberry')).at).toEqual({ x: 0, y: expect.closeTo(0.1524, 3) });
+    await hand.reads('0.5 ft to 5.3 ft from the south end');
+    await quiet(page);
+    // To the far end, where peas were laid out: they give way to it.
+    const box = (await (await drawn('Strawberry')).boundingBox())!;
+    await page.mouse.move(box.x + 20, box.y + 20);
+    await page.mouse.down();
+    await page.mouse.move(box.x + 700, box.y + 20, { steps: 8 });
+    await page.mouse.up();
+    await until(async () => ((await planting(bed, 'strawberry')).at?.y ?? 0) > 2);
+    await quiet(page);
+    expect((await (await drawn('Pea')).boundingBox())!.x).toBeLessThan(before.x);
+    await undoLast();
+    await until(async () => ((await planting(bed, 'strawberry')).at?.y ?? 9) < 1);
+    await quiet(page);
+    await (await drawn('Strawberry')).focus();
+    await hand.press(drawing.back);
+    await until(async () => (await planting(bed, 'strawberry')).at === null);
+    expect(troubles).toEqual([]);
+  });
+
+  it('is marked on the plan of its card, and measured out in words', async () => {
+    const bed = await bedId('School bed 2');
+    const { id } = await planting(bed, 'pea');
+    await hand.open(`/sessions/card/${id}.pick`);
+    await hand.reads('Where in School bed 2:');
+    expect(await page.$$eval('main svg path.fill-beet\\/70', (spots) => spots.length)).toBe(1);
+  });
+});
+
+describe('a sowing', () => {
+  it('has one number on card, plan and order, and takes it out of its packet when it is done', async () => {
+    interface Lot {
+      id: string;
+      cropId: string;
+      varietyId: string;
+      amount: number;
+    }
+    interface TaskRow {
+      id: string;
+      kind: string;
+      state: string;
+      cropId: string;
+      seeds: number;
+      seedSources: { lotId: string | null; seeds: number }[];
+    }
+    const task = (await list<TaskRow>('tasks?year=2026')).find(
+      ({ kind, cropId, state }) => kind === 'sow' && cropId === 'bush-bean' && state !== 'done',
+    )!;
+    const { lotId } = task.seedSources[0]!;
+    const left = async () => (await list<Lot>('seed-lots')).find(({ id }) => id === lotId)!.amount;
+    const there = await left();
+    await hand.open(`/sessions/card/${task.id}`);
+    await hand.reads(`${task.seeds} seeds`);
+    await hand.reads(`${task.seeds} from the 2025 packet (Saved in Bed 5), 1 to a hole.`);
+    await hand.open('/seeds');
+    await hand.reads(`${task.seeds} seeds, 1 a hole; ${there - task.seeds} left over`);
+    await hand.open('/sessions');
+    const row = `main li:has(a[href*="${task.id}"])`;
+    await page.waitForSelector(row);
+    await page.$eval(
+      row,
+      (one, words) => {
+        const done = [...one.querySelectorAll('button')].find((button) => button.textContent === words);
+        done!.click();
+      },
+      w.work.done,
+    );
+    await until(async () => (await left()) === there - task.seeds);
+    await undoLast();
+    await until(async () => (await left()) === there);
+  });
+});
