@@ -58,6 +58,17 @@ describe('another bed', () => {
   });
 });
 
+describe('a tall crop put on the sunny side', () => {
+  it('is laid out with the others again, where it shades nobody; never once it stands', () => {
+    const tall = planting('a', 'pole-bean', { length: 4 * FOOT, at: { x: 0, y: 0 } });
+    const low = planting('a', 'pepper', { length: 4 * FOOT });
+    const [offer] = remedies(plan([tall, low]), 'shadesLower', 'layOut');
+    expect(offer).toEqual({ kind: 'layOut', plantingId: tall.id });
+    expect(codes(plan([{ ...tall, at: null }, low]))).not.toContain('shadesLower');
+    expect(remedies(plan([begun(tall), low]), 'shadesLower', 'layOut')).toEqual([]);
+  });
+});
+
 describe('a bed that is too full', () => {
   it('waits for the crop before to be off, on the first day on which it is', () => {
     const radish = planting('a', 'radish', { length: 24 * FOOT, startOn: '2026-04-25' });

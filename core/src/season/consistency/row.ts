@@ -47,6 +47,7 @@ export type Remedy =
   | { kind: 'startOn'; plantingId: string; startOn: Day }
   | { kind: 'length'; plantingId: string; length: number }
   | { kind: 'square'; plantingId: string }
+  | { kind: 'layOut'; plantingId: string }
   | { kind: 'between'; plantingId: string; betweenId: string }
   | { kind: 'crop'; plantingId: string; cropId: string; varietyId: string };
 

@@ -156,6 +156,8 @@ function Remedies({
         return t('plan:remedy.length', { crop, length: length(remedy.length) });
       case 'square':
         return t('plan:remedy.square', { crop });
+      case 'layOut':
+        return t('plan:remedy.layOut', { crop });
       case 'between': {
         const host = plantings.find(({ id }) => id === remedy.betweenId);
         return t('plan:remedy.between', { crop, other: host ? names.crop(host.cropId).toLowerCase() : '' });
@@ -184,6 +186,9 @@ function Remedies({
         break;
       case 'square':
         body.pattern = 'square';
+        break;
+      case 'layOut':
+        body.at = null;
         break;
       case 'between':
         body.betweenId = remedy.betweenId;

@@ -8,7 +8,7 @@ import {
 } from '../../../ground/index.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../../planning/index.ts';
 import { bedLayout, isTall, outlineIn, toLay } from '../../planning/index.ts';
-import { rowWith } from '../row.ts';
+import { type Remedy, rowWith, type Trial } from '../row.ts';
 import { standTogether } from '../together.ts';
 import { elsewhere } from '../trial.ts';
 
@@ -37,8 +37,24 @@ export const shadesLower = rowWith({
       }),
     );
   },
-  remedies: (trial) => elsewhere(trial),
+  remedies: (trial) => [...laidOutAgain(trial), ...elsewhere(trial)],
 });
+
+/** A place that was chosen by hand is given up where the planting, laid out with the others, shades nobody or is in the sun. */
+function laidOutAgain({ plan, free, involved }: Trial): Remedy[] {
+  return free.flatMap((one): Remedy[] => {
+    if (one.at === null) return [];
+    const laid = {
+      ...plan,
+      plantings: plan.plantings.map((each) => (each === one ? { ...one, at: null } : each)),
+    };
+    const stands = standsOf(laid).filter(({ planting }) => involved.some(({ id }) => id === planting.id));
+    const isShaded = stands.some((tall) =>
+      stands.some((low) => shadedShare(laid, tall, low) >= SHADED_SHARE),
+    );
+    return isShaded || stands.length < involved.length ? [] : [{ kind: 'layOut', plantingId: one.id }];
+  });
+}
 
 /** A planting on its ground. */
 interface Stand {
