@@ -4,3 +4,4 @@ export * from './order/index.ts';
 export * from './ownPace.ts';
 export * from './rota/index.ts';
 export * from './tasks/index.ts';
+export * from './toHaveReady.ts';

@@ -28,6 +28,8 @@ import planEn from '../season/propose/plan.en.json' with { type: 'json' };
 import planEs from '../season/propose/plan.es.json' with { type: 'json' };
 import seasonEn from '../season/words.en.json' with { type: 'json' };
 import seasonEs from '../season/words.es.json' with { type: 'json' };
+import materialsEn from '../work/cards/materials.en.json' with { type: 'json' };
+import materialsEs from '../work/cards/materials.es.json' with { type: 'json' };
 import practiceEn from '../work/cards/practice.en.json' with { type: 'json' };
 import practiceEs from '../work/cards/practice.es.json' with { type: 'json' };
 import cardsEn from '../work/cards/words.en.json' with { type: 'json' };
@@ -46,6 +48,7 @@ export const allWords = {
     account: accountEn,
     fields: fieldsEn,
     cards: cardsEn,
+    materials: materialsEn,
     practice: practiceEn,
     changes: changesEn,
     climate: climateEn,
@@ -68,6 +71,7 @@ export const allWords = {
     account: accountEs,
     fields: fieldsEs,
     cards: cardsEs,
+    materials: materialsEs,
     practice: practiceEs,
     changes: changesEs,
     climate: climateEs,

@@ -2,6 +2,7 @@ import { addDays } from '@unity-acre/core/calendar';
 import {
   croppings,
   families,
+  materials,
   methods,
   plainCatalogue,
   practiceCodes,
@@ -32,6 +33,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     ['families', families, words.kit.family],
     ['entries', entryKinds, words.log.kind],
     ['tools', toolNames, words.rota.tool],
+    ['materials', materials, words.materials.name],
     ['reasons to skip a row', skipReasons, words.climate.station.skip],
   ] as [string, readonly string[], object][])('all %s have words', (_name, codes, known) => {
     for (const code of codes) expect(known).toHaveProperty(code);
@@ -57,9 +59,14 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     for (const crop of plainCatalogue.crops)
       for (const method of crop.methods)
         for (const kind of taskKinds)
-          for (const { code, ...facts } of practiceFor(kind, { crop, method, rowLength: 3, area: 2 }))
+          for (const { code, ...facts } of practiceFor(kind, {
+            ...{ crop, method, width: 0.7, length: 3, rows: 1, plants: 9 },
+          }))
             given.set(code, new Set([...(given.get(code) ?? []), ...Object.keys(facts)]));
-    const blanks = { count: ['count'], length: ['length'], warmth: ['from', 'to'] };
+    const blanks = {
+      ...{ count: ['count'], length: ['length'], width: ['width'], volume: ['volume'], spoons: ['spoons'] },
+      warmth: ['from', 'to'],
+    };
     for (const [code, facts] of given) {
       const text = said[code] ?? said[`${code}_other`]!;
       const wanted = [...facts].flatMap((fact) => blanks[fact as keyof typeof blanks]);

@@ -60,6 +60,10 @@ export const lateWords = {
     en: () => import('../season/explain/reasons.en.json'),
     es: () => import('../season/explain/reasons.es.json'),
   },
+  materials: {
+    en: () => import('../work/cards/materials.en.json'),
+    es: () => import('../work/cards/materials.es.json'),
+  },
   practice: {
     en: () => import('../work/cards/practice.en.json'),
     es: () => import('../work/cards/practice.es.json'),

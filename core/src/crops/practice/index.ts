@@ -1,6 +1,15 @@
 import type { AtHand, PracticeFacts, PracticeKind, PracticeRow } from './practice.ts';
 import { type PracticeCode, practiceRows } from './rows.ts';
 
+export {
+  type Material,
+  type MaterialNeed,
+  type MaterialUnit,
+  materialRow,
+  materials,
+  materialsFor,
+  totalled,
+} from './materials.ts';
 export type { AtHand, PracticeFacts, PracticeKind } from './practice.ts';
 export type { PracticeCode } from './rows.ts';
 

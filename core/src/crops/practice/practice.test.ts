@@ -1,11 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../catalogue.ts';
 import type { Method } from '../kinds.ts';
-import { type PracticeCode, type PracticeKind, practiceCodes, practiceFor } from './index.ts';
+import {
+  type AtHand,
+  materialRow,
+  materials,
+  materialsFor,
+  type PracticeCode,
+  type PracticeKind,
+  practiceCodes,
+  practiceFor,
+  totalled,
+} from './index.ts';
 import { practiceRows } from './rows.ts';
 
-const at = (id: string, method: Method = 'sowInPlace', rowLength = 7.3, area = 4) => ({
-  ...{ crop: plainCatalogue.crop(id)!, method, rowLength, area },
+const at = (id: string, method: Method = 'sowInPlace', length = 7.3, width = 0.55): AtHand => ({
+  ...{ crop: plainCatalogue.crop(id)!, method, width, length, rows: 1, plants: 12 },
 });
 const codes = (kind: PracticeKind, id: string, method?: Method): PracticeCode[] =>
   practiceFor(kind, at(id, method)).map(({ code }) => code);
@@ -107,8 +117,10 @@ describe('how work is done', () => {
 
   // By hand: 24 ft are 7.32 m, nine spans of 2.5 ft and a little, so ten and one hoops; the net is two feet longer.
   it('counts hoops and measures the net', () => {
-    const bed = at('cabbage', 'startIndoors', 7.3152, 4);
+    const bed = { ...at('cabbage', 'startIndoors', 7.3152, 1.2192), rows: 3 };
     expect(line('netOn', 'cabbage', 'hoops', bed)).toMatchObject({ count: 11 });
+    // A hoop over four feet is half a circle of 6.28 ft; a foot more on each side is weighed.
+    expect(line('netOn', 'cabbage', 'netLength', bed)!.width! / 0.3048).toBeCloseTo(8.28, 2);
     expect(line('netOn', 'cabbage', 'netLength', bed)!.length).toBeCloseTo(7.3152 + 0.6096, 6);
     expect(line('netOn', 'cabbage', 'hoops', at('cabbage', 'startIndoors', 0.75, 1))).toMatchObject({
       count: 2,
@@ -126,10 +138,10 @@ describe('how work is done', () => {
 
   // By hand: 4 ft by 24 ft are 96 square feet, 8.92 m²: as many tablespoons.
   it('feeds a tablespoon a square foot, cucurbits with less nitrogen', () => {
-    const bed = at('cabbage', 'startIndoors', 7.3, 8.918);
-    expect(line('feed', 'cabbage', 'granular', bed)).toMatchObject({ count: 96 });
+    const bed = at('cabbage', 'startIndoors', 7.3152, 1.2192);
+    expect(line('feed', 'cabbage', 'granular', bed)).toMatchObject({ spoons: 96 });
     expect(line('feed', 'cabbage', 'granular', at('cabbage', 'startIndoors', 1, 0.01))).toMatchObject({
-      count: 1,
+      spoons: 1,
     });
     expect(codes('feed', 'cucumber')).toContain('fruitFeed');
     expect(codes('feed', 'cucumber')).not.toContain('granular');
@@ -139,9 +151,9 @@ describe('how work is done', () => {
     expect(
       codes('support', 'tomato', 'startIndoors').some((code) => code === 'cages' || code === 'stakes'),
     ).toBe(true);
-    expect(line('support', 'pole-bean', 'trellis', at('pole-bean', 'sowInPlace', 7.3152, 4))).toMatchObject({
-      count: 5,
-    });
+    const beans = at('pole-bean', 'sowInPlace', 7.3152, 1.2);
+    expect(line('support', 'pole-bean', 'trellis', beans)).toMatchObject({ count: 5 });
+    expect(line('support', 'pole-bean', 'trellis', { ...beans, rows: 2 })).toMatchObject({ count: 10 });
     expect(line('support', 'pea', 'netting', at('pea', 'sowInPlace', 1, 1))).toMatchObject({ count: 2 });
   });
 
@@ -197,10 +209,11 @@ it('has a way for every kind of work with every crop, in hand-sized steps, and n
   for (const crop of plainCatalogue.crops)
     for (const method of crop.methods)
       for (const kind of kinds) {
-        const lines = practiceFor(kind, { crop, method, rowLength: 0.3, area: 0.09 });
+        const lines = practiceFor(kind, { crop, method, width: 0.3, length: 0.3, rows: 1, plants: 1 });
         expect(lines.length, `${kind} ${crop.id}`).toBeGreaterThanOrEqual(2);
         expect(lines.length, `${kind} ${crop.id}`).toBeLessThanOrEqual(14);
-        for (const { code, count, length } of lines) {
+        for (const { code, count, length, volume, spoons } of lines) {
+          for (const amount of [volume, spoons]) expect(amount === undefined || amount > 0, code).toBe(true);
           expect(count === undefined || (Number.isInteger(count) && count > 0), `${code} ${crop.id}`).toBe(
             true,
           );
@@ -214,10 +227,60 @@ it('has no line that is for nobody', () => {
     const isUsed = plainCatalogue.crops.some((crop) =>
       [...crop.methods].some((method) =>
         kinds.some((kind) =>
-          practiceFor(kind, { crop, method, rowLength: 3, area: 2 }).some((one) => one.code === code),
+          practiceFor(kind, { crop, method, width: 0.7, length: 3, rows: 1, plants: 10 }).some(
+            (one) => one.code === code,
+          ),
         ),
       ),
     );
     expect(isUsed, code).toBe(true);
   }
+});
+
+describe('what work takes besides tools', () => {
+  const need = (kind: PracticeKind, of: AtHand) =>
+    Object.fromEntries(materialsFor(kind, of).map(({ material, amount }) => [material, amount]));
+
+  // Worked by hand: 12 cabbages take 12 handfuls of 0.12 l and 12 spoons; 2.5 in on 4 ft by 24 ft are 20 cubic feet.
+  it('is counted for the planting: compost and meal by the hole, straw by the ground, stakes by the plant', () => {
+    const bed = { ...at('cabbage', 'startIndoors', 7.3152, 1.2192), plants: 12 };
+    const { compost, boneMeal } = need('setOut', bed);
+    expect(compost! * 1000).toBeCloseTo(1.44, 9);
+    expect(boneMeal).toBe(12);
+    expect(need('mulch', bed).straw! / 0.3048 ** 3).toBeCloseTo(20, 6);
+    expect(need('support', { ...at('tomato', 'startIndoors'), plants: 9 })).toMatchObject(
+      plainCatalogue.crop('tomato')!.support === 'cage' ? { cages: 9 } : { stakes: 9 },
+    );
+    expect(need('sow', at('pea'))).toEqual({ labels: 1 });
+    expect(need('sow', { ...at('carrot'), rows: 4, length: 2 })).toMatchObject({ boards: 8 });
+  });
+
+  it('is what the lines of the card say', () => {
+    const bed = { ...at('cabbage', 'startIndoors', 7.3152, 1.2192), plants: 12 };
+    expect(line('netOn', 'cabbage', 'hoops', bed)!.count).toBe(need('netOn', bed).hoops);
+    expect(line('setOut', 'cabbage', 'handfulOfCompost', bed)!.volume).toBe(need('setOut', bed).compost);
+    expect(line('feed', 'cabbage', 'granular', bed)!.spoons).toBe(need('feed', bed).granular);
+  });
+
+  it('adds up, and is nothing that is nothing', () => {
+    for (const crop of plainCatalogue.crops)
+      for (const method of crop.methods)
+        for (const kind of kinds) {
+          const small = { crop, method, width: 0.3, length: 0.3, rows: 1, plants: 1 };
+          for (const { material, amount } of materialsFor(kind, small))
+            expect(amount, `${material} ${crop.id}`).toBeGreaterThan(0);
+        }
+    const twice = totalled([
+      { material: 'hoops', amount: 3 },
+      { material: 'labels', amount: 1 },
+      { material: 'hoops', amount: 4 },
+    ]);
+    expect(twice).toEqual([
+      { material: 'labels', amount: 1 },
+      { material: 'hoops', amount: 7 },
+    ]);
+    expect(materials.filter((one) => materialRow(one).backAt)).toEqual(
+      expect.arrayContaining(['hoops', 'net', 'stakes', 'cages', 'posts', 'boards']),
+    );
+  });
 });

@@ -25,17 +25,23 @@ export type PracticeKind =
 export interface AtHand {
   crop: Crop;
   method: Method;
-  /** metres of row, and square metres that it covers */
-  rowLength: number;
-  area: number;
+  /** metres across and along the rows of the ground it covers */
+  width: number;
+  length: number;
+  rows: number;
+  plants: number;
 }
 
 /** What a line says in numbers, in the units of the core; the screen turns them into the garden's own. */
 export interface PracticeFacts {
-  /** counted things: seeds, hoops, tablespoons */
+  /** counted things: seeds, hoops, posts */
   count?: number;
   /** metres */
   length?: number;
+  width?: number;
+  /** cubic metres */
+  volume?: number;
+  spoons?: number;
   /** °C */
   warmth?: readonly [from: number, to: number];
 }

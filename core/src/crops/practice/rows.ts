@@ -1,67 +1,25 @@
 import { toMetres } from '../../units/index.ts';
 import { needsBees } from '../crop.ts';
-import type { AtHand, PracticeRow } from './practice.ts';
-
-const isFamily =
-  (...families: string[]) =>
-  ({ crop }: AtHand) =>
-    families.includes(crop.family);
-const is =
-  (...ids: string[]) =>
-  ({ crop }: AtHand) =>
-    ids.includes(crop.id);
-const not = (of: (at: AtHand) => boolean) => (at: AtHand) => !of(at);
-
-const isCucurbit = isFamily('cucurbits');
-const isLegume = isFamily('legumes');
-const isCorn = is('sweet-corn', 'popcorn', 'flour-corn');
-/** Large seed that is soaked overnight (KNOWLEDGE 3.5): peas, beans, pumpkins, corn; not those that crack, as lima beans. */
-const isSoaked = is(
-  ...['pea', 'bush-bean', 'pole-bean', 'dry-bean', 'runner-bean', 'broad-bean', 'cowpea', 'nasturtium'],
-  ...['pumpkin', 'winter-squash', 'gourd', 'sweet-corn', 'popcorn', 'flour-corn'],
-);
-/** Seed of 5 mm and more goes into rough ground as well. */
-const isLarge = ({ crop }: AtHand) => (crop.seedMm ?? 0) >= 5;
-/** Seed that is barely covered (KNOWLEDGE 3.5): it lies a quarter of an inch deep at the most. */
-const isTiny = ({ crop }: AtHand) => crop.depth.to <= 0.0065;
-/** Slow surface sowings, covered with a board (KNOWLEDGE 3.5, 3.10). */
-const isSlow = is(
-  'carrot',
-  'parsnip',
-  'parsley',
-  'celeriac',
-  'celery',
-  'dill',
-  'cilantro',
-  'chervil',
-  'fennel',
-);
-const isGrownPlant = (at: AtHand) =>
-  at.method !== 'setPlants' || (at.crop.propagule ?? 'plants') === 'plants';
-const propagule = (kind: string) => (at: AtHand) => at.method === 'setPlants' && at.crop.propagule === kind;
-const supportedBy =
-  (kind: string) =>
-  ({ crop }: AtHand) =>
-    crop.support === kind;
-const picked =
-  (...styles: string[]) =>
-  ({ crop }: AtHand) =>
-    styles.includes(crop.harvest.style);
-/** Stems that are lifted with their roots, and those that are snapped or twisted off. */
-const isLifted = is('leek', 'scallion');
-const isSnapped = is('asparagus', 'rhubarb', 'brussels-sprouts');
-const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
-
-/** Hoops stand every two to three feet: one more than there are spans of 75 cm (KNOWLEDGE 3.10). */
-const HOOP_SPAN_M = 0.75;
-/** A net reaches a foot beyond the bed at each end. */
-const NET_BEYOND_M = toMetres(1, 'ft');
-/** Granular 4-4-4: a tablespoon a square foot at planting (KNOWLEDGE 3.10, 5). */
-const SQUARE_FOOT_M2 = toMetres(1, 'ft') ** 2;
-const tablespoons = ({ area }: AtHand) => Math.max(1, Math.ceil(area / SQUARE_FOOT_M2));
-/** Stakes and cages stand one to a plant; posts of a trellis every six feet. Common practice, no source. */
-const POST_SPAN_M = toMetres(6, 'ft');
-const posts = ({ rowLength }: AtHand) => Math.max(2, Math.ceil(rowLength / POST_SPAN_M) + 1);
+import { materialRows, netWidth } from './materials.ts';
+import {
+  is,
+  isCorn,
+  isCucurbit,
+  isGrownPlant,
+  isLarge,
+  isLegume,
+  isLifted,
+  isSlow,
+  isSnapped,
+  isSoaked,
+  isThinnedTwice,
+  isTiny,
+  not,
+  picked,
+  propagule,
+  supportedBy,
+} from './of.ts';
+import type { PracticeRow } from './practice.ts';
 
 /**
  * How each kind of work is done, line by line, in the order in which hands do it. Another practice is another row here, and
@@ -116,8 +74,12 @@ export const practiceRows = {
   slideOut: { kinds: ['setOut'], of: (at) => isGrownPlant(at) && isCucurbit(at) },
   openCoils: { kinds: ['setOut'], of: (at) => isGrownPlant(at) && !isCucurbit(at) },
   tenMinutesOut: { kinds: ['setOut'], of: isGrownPlant },
-  handfulOfCompost: { kinds: ['setOut'] },
-  boneMeal: { kinds: ['setOut'], of: ({ crop }) => crop.feeding === 'heavy' },
+  handfulOfCompost: { kinds: ['setOut'], facts: (at) => ({ volume: materialRows.compost.amount(at) }) },
+  boneMeal: {
+    kinds: ['setOut'],
+    of: materialRows.boneMeal.of,
+    facts: (at) => ({ spoons: materialRows.boneMeal.amount(at) }),
+  },
   pointUp: { kinds: ['setOut'], of: propagule('cloves') },
   tipsShowing: { kinds: ['setOut'], of: propagule('sets') },
   eyesUp: { kinds: ['setOut'], of: propagule('tubers') },
@@ -128,14 +90,33 @@ export const practiceRows = {
   twoSpares: { kinds: ['setOut'], of: isGrownPlant },
   labelIt: { kinds: ['startIndoors', 'sow', 'setOut', 'potOn'] },
   // What holds plants up, and what keeps things off.
-  stakes: { kinds: ['support'], of: supportedBy('stake') },
-  cages: { kinds: ['support'], of: supportedBy('cage') },
-  trellis: { kinds: ['support'], of: supportedBy('trellis'), facts: (at) => ({ count: posts(at) }) },
-  netting: { kinds: ['support'], of: supportedBy('netting'), facts: (at) => ({ count: posts(at) }) },
+  stakes: {
+    kinds: ['support'],
+    of: supportedBy('stake'),
+    facts: (at) => ({ count: materialRows.stakes.amount(at) }),
+  },
+  cages: {
+    kinds: ['support'],
+    of: supportedBy('cage'),
+    facts: (at) => ({ count: materialRows.cages.amount(at) }),
+  },
+  trellis: {
+    kinds: ['support'],
+    of: supportedBy('trellis'),
+    facts: (at) => ({ count: materialRows.posts.amount(at) }),
+  },
+  netting: {
+    kinds: ['support'],
+    of: supportedBy('netting'),
+    facts: (at) => ({ count: materialRows.posts.amount(at) }),
+  },
   leanOnIt: { kinds: ['support'] },
   capEnds: { kinds: ['support'] },
-  hoops: { kinds: ['netOn'], facts: ({ rowLength }) => ({ count: Math.ceil(rowLength / HOOP_SPAN_M) + 1 }) },
-  netLength: { kinds: ['netOn'], facts: ({ rowLength }) => ({ length: rowLength + 2 * NET_BEYOND_M }) },
+  hoops: { kinds: ['netOn'], facts: (at) => ({ count: materialRows.hoops.amount(at) }) },
+  netLength: {
+    kinds: ['netOn'],
+    facts: (at) => ({ length: materialRows.net.amount(at), width: netWidth(at) }),
+  },
   noGaps: { kinds: ['netOn'] },
   offForBees: { kinds: ['netOn', 'netOff'], of: ({ crop }) => needsBees(crop) },
   liftOff: { kinds: ['netOff'] },
@@ -144,11 +125,19 @@ export const practiceRows = {
   offTheLeaves: { kinds: ['cover'] },
   weighEdges: { kinds: ['cover'] },
   offInMorning: { kinds: ['cover'] },
-  mulchDeep: { kinds: ['mulch'] },
+  mulchDeep: { kinds: ['mulch'], facts: (at) => ({ volume: materialRows.straw.amount(at) }) },
   freeStems: { kinds: ['mulch'] },
   // Feeding.
-  granular: { kinds: ['feed'], of: not(isCucurbit), facts: (at) => ({ count: tablespoons(at) }) },
-  fruitFeed: { kinds: ['feed'], of: isCucurbit, facts: (at) => ({ count: tablespoons(at) }) },
+  granular: {
+    kinds: ['feed'],
+    of: not(isCucurbit),
+    facts: (at) => ({ spoons: materialRows.granular.amount(at) }),
+  },
+  fruitFeed: {
+    kinds: ['feed'],
+    of: isCucurbit,
+    facts: (at) => ({ spoons: materialRows.fruitFeed.amount(at) }),
+  },
   scratchIn: { kinds: ['feed'] },
   waterAfterFeed: { kinds: ['feed'] },
   // Picking and clearing.

@@ -1,13 +1,18 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
+import { totalled } from '@unity-acre/core/crops';
 import { isRoundKind, roundMaterial, taskRow, workNeeds } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../crops/names.ts';
 import { useMeasure } from '../../garden/index.ts';
 import { useToolName } from '../care/index.ts';
+import { useAmountWords } from '../useAmountWords.ts';
+import { useMaterialNeeds } from '../useMaterialNeeds.ts';
 
 /** Tools and what is sown or planted, added up for the session. */
 export function BringList({ tasks, session }: { tasks: TaskView[]; session: Session }) {
-  const { t } = useTranslation('day');
+  const { t } = useTranslation(['day', 'materials']);
+  const { of: amountOf } = useAmountWords();
+  const needsOf = useMaterialNeeds();
   const { number, volume, area } = useMeasure();
   const toolName = useToolName();
   const names = useCropNames();
@@ -43,6 +48,7 @@ export function BringList({ tasks, session }: { tasks: TaskView[]; session: Sess
       goods.push(`${crop}: ${t('card.amount.plants', { plants: number(task.plants, 0) })}`);
     }
   }
+  const materials = totalled(tasks.flatMap((task) => needsOf(task)));
   if (tools.size === 0 && goods.length === 0) return null;
   return (
     <section className="furrow print:break-inside-avoid">
@@ -51,6 +57,11 @@ export function BringList({ tasks, session }: { tasks: TaskView[]; session: Sess
         {[...tools].map(([tool, n]) => (
           <li key={tool} className="border-line border-b py-1">
             {t('bringTool', { n, tool: toolName(tool) })}
+          </li>
+        ))}
+        {materials.map((need) => (
+          <li key={need.material} className="border-line border-b py-1">
+            {t('materials:bring', { what: t(`materials:name.${need.material}`), amount: amountOf(need) })}
           </li>
         ))}
         {goods.map((line) => (

@@ -2,6 +2,7 @@ import { type AtHand, type PracticeCode, type PracticeFacts, practiceFor } from 
 import type { TaskKind } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useMeasure } from '../../garden/index.ts';
+import { useAmountWords } from '../useAmountWords.ts';
 
 /** Lengths below it are said as spacings, in inches or centimetres. */
 const SPACING_BELOW_M = 0.9;
@@ -22,9 +23,13 @@ export function HowTo({ kind, at }: { kind: TaskKind; at: AtHand }) {
 function useLineWords(): (code: PracticeCode, facts: PracticeFacts) => string {
   const { t } = useTranslation('practice');
   const { length, spacing, temperature } = useMeasure();
-  return (code, { count, length: metres, warmth }) =>
+  const amount = useAmountWords();
+  return (code, { count, length: metres, width, volume, spoons, warmth }) =>
     t(code as 'hoops', {
       count: count ?? 0,
+      ...(width !== undefined && { width: length(width) }),
+      ...(volume !== undefined && { volume: amount.heap(volume) }),
+      ...(spoons !== undefined && { spoons: amount.spoons(spoons) }),
       ...(metres !== undefined && { length: metres < SPACING_BELOW_M ? spacing(metres) : length(metres) }),
       ...(warmth && { from: temperature(warmth[0]), to: temperature(warmth[1]) }),
     });

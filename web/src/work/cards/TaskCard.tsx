@@ -1,14 +1,7 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
 import type { Crop } from '@unity-acre/core/crops';
-import {
-  type Amounts,
-  amounts,
-  asPlanted,
-  plantedOutline,
-  sowingDepth,
-  spacingOf,
-} from '@unity-acre/core/season';
+import { type Amounts, asPlanted, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
 import {
   isRoundKind,
   type RoundKind,
@@ -24,6 +17,7 @@ import { useCropNames } from '../../crops/names.ts';
 import { datesAlone, useBothSeasons, useHere, useList, useMeasure } from '../../garden/index.ts';
 import { useSpotWords } from '../../ground/plan/index.ts';
 import { PackingDrawing } from '../../season/planner/index.ts';
+import { atHandOf } from '../atHand.ts';
 import { useToolName } from '../care/index.ts';
 import { useSpots } from '../useSpots.ts';
 import { HowTo } from './HowTo.tsx';
@@ -98,8 +92,8 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const spot = spots[0] && spotWords(bed, planting, spots[0].place);
   const perHole = task.seedSources[0]?.perHole ?? planting.seedsPerHole;
   const crop = asPlanted(usual, { ...planting, seedsPerHole: perHole });
-  const { method, pattern, width, length } = planting;
-  const packed = amounts(crop, method, pattern, width, length, bed);
+  const { pattern, width, length } = planting;
+  const { at, packed } = atHandOf(crop, planting, bed);
   const { packing } = packed;
   return (
     <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">
@@ -111,7 +105,7 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
             {t('day:card.ripe', { sign: t(`crops:sign.${crop.harvest.sign}`) })}
           </p>
         )}
-        <HowTo kind={kind} at={{ crop, method, rowLength: packing.rowLength, area: width * length }} />
+        <HowTo kind={kind} at={at} />
         <Asked task={task} />
         {crop.cautions.map((caution) => (
           <p key={caution} className="border-blossom border-l-4 pl-2">

@@ -9,7 +9,8 @@ import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { useToolName } from './toolName.ts';
+import { ReadyList } from './ReadyList.tsx';
+import { keptMaterials, useToolName } from './toolName.ts';
 
 /** The tools a garden owns, counted, so that a rota does not need more of one than there are. */
 export default function ToolsPage() {
@@ -22,7 +23,7 @@ export default function ToolsPage() {
       <p className="max-w-prose text-ink-soft">{t('tools.lead')}</p>
       <Loaded of={tools}>
         {(list) => (
-          <div className="flex max-w-xl flex-col gap-6">
+          <div className="flex max-w-3xl flex-col gap-6">
             {list.length === 0 && <Bare title={t('tools.none')} />}
             <ul>
               {list.map((tool) => (
@@ -30,6 +31,7 @@ export default function ToolsPage() {
               ))}
             </ul>
             {coordinates && <NewTool key={list.length} known={list} />}
+            <ReadyList tools={list} />
           </div>
         )}
       </Loaded>
@@ -92,7 +94,7 @@ function NewTool({ known }: { known: Tool[] }) {
   const save = useWrite('saveTool', ({ data }) =>
     t('tools.saved', { name: nameOf(data.name), count: data.count }),
   );
-  const asked = toolNames.filter((name) => !known.some((tool) => tool.name === name));
+  const asked = [...toolNames, ...keptMaterials].filter((name) => !known.some((tool) => tool.name === name));
   // People type the name they read; the garden keeps the one its tasks ask for.
   const keyOf = (typed: string) => asked.find((name) => nameOf(name) === typed.trim()) ?? typed;
   const form = useBodyForm({

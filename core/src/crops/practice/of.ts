@@ -1,0 +1,54 @@
+import type { AtHand } from './practice.ts';
+
+/* What tells the crops apart by how they are handled. */
+
+export const isFamily =
+  (...families: string[]) =>
+  ({ crop }: AtHand) =>
+    families.includes(crop.family);
+export const is =
+  (...ids: string[]) =>
+  ({ crop }: AtHand) =>
+    ids.includes(crop.id);
+export const not = (of: (at: AtHand) => boolean) => (at: AtHand) => !of(at);
+
+export const isCucurbit = isFamily('cucurbits');
+export const isLegume = isFamily('legumes');
+export const isCorn = is('sweet-corn', 'popcorn', 'flour-corn');
+/** Large seed that is soaked overnight (KNOWLEDGE 3.5): peas, beans, pumpkins, corn; not those that crack, as lima beans. */
+export const isSoaked = is(
+  ...['pea', 'bush-bean', 'pole-bean', 'dry-bean', 'runner-bean', 'broad-bean', 'cowpea', 'nasturtium'],
+  ...['pumpkin', 'winter-squash', 'gourd', 'sweet-corn', 'popcorn', 'flour-corn'],
+);
+/** Seed of 5 mm and more goes into rough ground as well. */
+export const isLarge = ({ crop }: AtHand) => (crop.seedMm ?? 0) >= 5;
+/** Seed that is barely covered (KNOWLEDGE 3.5): it lies a quarter of an inch deep at the most. */
+export const isTiny = ({ crop }: AtHand) => crop.depth.to <= 0.0065;
+/** Slow surface sowings, covered with a board (KNOWLEDGE 3.5, 3.10). */
+export const isSlow = is(
+  'carrot',
+  'parsnip',
+  'parsley',
+  'celeriac',
+  'celery',
+  'dill',
+  'cilantro',
+  'chervil',
+  'fennel',
+);
+export const isGrownPlant = (at: AtHand) =>
+  at.method !== 'setPlants' || (at.crop.propagule ?? 'plants') === 'plants';
+export const propagule = (kind: string) => (at: AtHand) =>
+  at.method === 'setPlants' && at.crop.propagule === kind;
+export const supportedBy =
+  (kind: string) =>
+  ({ crop }: AtHand) =>
+    crop.support === kind;
+export const picked =
+  (...styles: string[]) =>
+  ({ crop }: AtHand) =>
+    styles.includes(crop.harvest.style);
+/** Stems that are lifted with their roots, and those that are snapped or twisted off. */
+export const isLifted = is('leek', 'scallion');
+export const isSnapped = is('asparagus', 'rhubarb', 'brussels-sprouts');
+export const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
