@@ -30,6 +30,8 @@ export const task = z.object({
   rowLength: z.number(),
   /** square metres of its beds, for a round */
   area: z.number(),
+  /** metres that the lowest of its beds is raised over the path; 0 where it is for no bed */
+  bedHeight: z.number(),
   note: z.string(),
   /** a round's own words for what it is; empty for what its kind is called */
   title: z.string(),

@@ -43,6 +43,8 @@ export interface PlantingSchedule {
   /** the steps as they stood before anything was logged */
   planned: Milestone[];
   amounts: Amounts;
+  /** metres that its bed is raised over the path */
+  bedHeight: number;
   /** the season shown, where it is a later one of what stands for years */
   season: number | null;
   /** what the log has of it in the season shown */
@@ -184,6 +186,7 @@ class Scheduler {
       steps,
       planned,
       amounts: amounts(plan.crop, row.method, row.pattern, row.width, row.length, bed),
+      bedHeight: bed?.height ?? 0,
       season: shown > row.year ? shown : null,
       logged,
       meanOn: (day) => almanac.meanAt(day),

@@ -1,6 +1,6 @@
 import { expect, it } from 'vitest';
 import { type OwnNeeds, withOwnNeeds } from './needs.ts';
-import { workNeeds } from './workKind.ts';
+import { NO_KNEELING_M, workNeeds } from './workKind.ts';
 
 const nothing: OwnNeeds = { fewest: null, most: null, skill: null, tools: [] };
 
@@ -30,4 +30,16 @@ it('takes the garden\u2019s skill in place of the kind\u2019s, and its tools as 
     'sieve crew',
   ]);
   expect(withOwnNeeds(needs, null)).toBe(needs);
+});
+
+// KNOWLEDGE 2: boxes of about two feet can be worked sitting. Common practice, no source.
+it('asks nobody to kneel at a box of two feet, and everybody at the ground', () => {
+  const strains = (bedHeight: number) => workNeeds({ kind: 'weed', bedHeight }).strains;
+  expect(workNeeds({ kind: 'weed' }).strains).toContain('kneeling');
+  expect(strains(0.3048)).toContain('kneeling');
+  expect(strains(0.6096)).not.toContain('kneeling');
+  expect(strains(NO_KNEELING_M)).not.toContain('kneeling');
+  // What else it asks stays.
+  const others = workNeeds({ kind: 'weed' }).strains.filter((strain) => strain !== 'kneeling');
+  expect(strains(0.6096)).toEqual(others);
 });

@@ -8,9 +8,26 @@ export type WorkKind = TaskKind | RoundKind;
 
 export const isRoundKind = (kind: WorkKind): kind is RoundKind => Object.hasOwn(roundRows, kind);
 
-/** What work asks of those who do it: what its kind asks, and what the garden asks for it. */
-export const workNeeds = ({ kind, own = null }: { kind: WorkKind; own?: OwnNeeds | null }): Needs =>
-  withOwnNeeds(isRoundKind(kind) ? roundRow(kind).needs : taskRow(kind).needs, own);
+/** A bed so high is worked standing, or sitting on its rim, metres: a foot and a half. Common practice, no source. */
+export const NO_KNEELING_M = 0.45;
+
+/**
+ * What work asks of those who do it: what its kind asks, and what the garden asks for it.
+ * @param bedHeight metres that the lowest of its beds is raised over the path
+ */
+export function workNeeds({
+  kind,
+  own = null,
+  bedHeight = 0,
+}: {
+  kind: WorkKind;
+  own?: OwnNeeds | null;
+  bedHeight?: number;
+}): Needs {
+  const needs = withOwnNeeds(isRoundKind(kind) ? roundRow(kind).needs : taskRow(kind).needs, own);
+  if (bedHeight < NO_KNEELING_M || !needs.strains.includes('kneeling')) return needs;
+  return { ...needs, strains: needs.strains.filter((strain) => strain !== 'kneeling') };
+}
 
 /** Names of the tools that work asks for, in the order of the alphabet. */
 export const toolNames: readonly string[] = [

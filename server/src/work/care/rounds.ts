@@ -3,7 +3,7 @@ import type { Day } from '@unity-acre/core/calendar';
 import { groundArea } from '@unity-acre/core/ground';
 import { type Occurrence, occurrencesOf, roundMinutes } from '@unity-acre/core/work';
 import { type EntityManager, In } from 'typeorm';
-import { beds } from '../../ground/entity.ts';
+import { type BedEntity, beds } from '../../ground/entity.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { invalid } from '../../http/refusal.ts';
 import { type RoundEntity, rounds, sessions, taskMarks } from '../entity.ts';
@@ -22,20 +22,22 @@ export async function roundTasks(
 ): Promise<Undecided[]> {
   const rows = await manager.find(rounds, { where: { gardenId }, order: { id: 'ASC' } });
   if (rows.length === 0) return [];
-  const areas = new Map((await manager.findBy(beds, { gardenId })).map((bed) => [bed.id, groundArea(bed)]));
+  const grounds = new Map((await manager.findBy(beds, { gardenId })).map((bed) => [bed.id, bed]));
   return rows.flatMap((row) =>
-    occurrencesOf(row, from, until).map((occurrence) => taskOf(row, occurrence, areas)),
+    occurrencesOf(row, from, until).map((occurrence) => taskOf(row, occurrence, grounds)),
   );
 }
 
 function taskOf(
   row: RoundEntity,
   { id, on, latest }: Occurrence,
-  areas: ReadonlyMap<string, number>,
+  grounds: ReadonlyMap<string, BedEntity>,
 ): Undecided {
   // A bed may have gone since the round was planned.
-  const bedIds = row.bedIds.filter((bedId) => areas.has(bedId));
-  const area = bedIds.reduce((sum, bedId) => sum + areas.get(bedId)!, 0);
+  const there = row.bedIds.flatMap((bedId) => grounds.get(bedId) ?? []);
+  const bedIds = there.map(({ id: bedId }) => bedId);
+  const area = there.reduce((sum, bed) => sum + groundArea(bed), 0);
+  const bedHeight = there.length > 0 ? Math.min(...there.map(({ height }) => height)) : 0;
   return {
     id,
     plantingId: null,
@@ -52,6 +54,7 @@ function taskOf(
     seedSources: [],
     rowLength: 0,
     area,
+    bedHeight,
     note: row.note,
     title: row.title,
     own: ownNeeds(row),

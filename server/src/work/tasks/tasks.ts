@@ -69,6 +69,7 @@ function plantingTasks(
     varietyId: row.varietyId,
     bedIds: [row.bedId],
     area: 0,
+    bedHeight: scheduled.bedHeight,
     note: '',
     title: '',
     own: null,
