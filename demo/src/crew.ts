@@ -98,6 +98,10 @@ export const tools: [name: string, count: number][] = [
   ['fork', 4],
   ['line', 3],
   ['mallet', 2],
+  ['hoops', 48],
+  ['stakes', 40],
+  ['cages', 12],
+  ['posts', 20],
   ['rake', 4],
   ['trowel', 12],
 ];

@@ -94,7 +94,7 @@ describe('a planting in its bed', () => {
     const { id } = await planting(bed, 'pea');
     await hand.open(`/sessions/card/${id}.pick`);
     await hand.reads('Where in School bed 2:');
-    expect(await page.$$eval('main svg path.fill-beet\\/70', (spots) => spots.length)).toBe(1);
+    expect(await page.$$eval('main svg path.fill-beet\\/35', (spots) => spots.length)).toBe(1);
   });
 });
 

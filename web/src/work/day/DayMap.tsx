@@ -31,7 +31,7 @@ export function DayMap({ bedIds, plantingIds }: { bedIds: string[]; plantingIds:
           />
         ))}
         {spots.map(({ id, outline }) => (
-          <path key={id} d={pathOf(outline)} className="fill-beet/70 stroke-beet" strokeWidth={0.06} />
+          <path key={id} d={pathOf(outline)} className="fill-beet/35 stroke-beet" strokeWidth={0.06} />
         ))}
         {beds.map((bed) => {
           const number = bedIds.indexOf(bed.id) + 1;
