@@ -6,10 +6,13 @@ import {
   cellsOfCrop,
   checkCatalogue,
   cropColumns,
+  cropFrom,
   cropOfCells,
   daysToEmergence,
   families,
   neighboursOf,
+  ofVariety,
+  patched,
   patchOf,
   plainCatalogue,
   rowOf,
@@ -230,6 +233,35 @@ it.each([
 ])('waters %s at mid-season by %d of the reference, from roots of %d m at least', (id, kc, root) => {
   expect(cropOf(id).waterKc[1]).toBe(kc);
   expect(cropOf(id).rootM[0]).toBe(root);
+});
+
+describe('a variety that differs from its crop', () => {
+  const tomato = plainCatalogue.crop('tomato')!;
+
+  // Common practice, no source: cherry tomatoes climb to six feet, bush ones stay at three.
+  it('is as tall, as wide and as far apart as it says, and as its crop in all else', () => {
+    expect(ofVariety(tomato, 'cherry').height / 0.0254).toBeCloseTo(72, 9);
+    const bush = ofVariety(tomato, 'short-season');
+    expect([bush.height, bush.inRow, bush.intensive].map((m) => Math.round(m / 0.0254))).toEqual([
+      36, 18, 18,
+    ]);
+    expect(bush).toMatchObject({ support: tomato.support, betweenRows: tomato.betweenRows });
+    expect(ofVariety(tomato, 'slicing')).toBe(tomato);
+    expect(ofVariety(tomato, 'no such')).toBe(tomato);
+  });
+
+  it('of a garden’s own is added to its crop, and comes back from a table as it was', () => {
+    const own = {
+      ...{ id: 'aunt-mays', name: { en: 'Aunt May’s', es: 'De la tía May' } },
+      ...{ daysToMaturity: [70, 80] as [number, number], traits: ['determinate' as const] },
+      ...{ heightIn: 40, support: 'stake' as const, note: 'Splits after rain' },
+    };
+    const row = patched(plainCatalogue.row('tomato')!, { varieties: [own] });
+    expect(row.varieties).toHaveLength(tomato.varieties.length + 1);
+    const cells = Object.fromEntries(cellsOfCrop(row).map((cell, i) => [cropColumns[i]!, cell]));
+    expect((cropOfCells(cells).varieties as unknown[]).at(-1)).toEqual(own);
+    expect(ofVariety(cropFrom(row), 'aunt-mays')).toMatchObject({ support: 'stake' });
+  });
 });
 
 describe('a damaged catalogue', () => {

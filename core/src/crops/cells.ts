@@ -72,7 +72,10 @@ export const cropColumns: readonly string[] = columns.map(([path]) => path);
 
 /** Between the parts of a cell. */
 const BETWEEN = '; ';
-/** Between the fields of a variety: id | English name | Spanish name | fewest-most days | traits, if any. */
+/**
+ * Between the fields of a variety: id | English name | Spanish name | fewest-most days | traits, if any | name=value of where
+ * it differs from its crop, if anywhere | note, if any.
+ */
 const FIELDS = ' | ';
 
 type Tree = { [key: string]: unknown };
@@ -108,15 +111,12 @@ function cellOf(value: unknown, kind: Kind): string {
         .join(BETWEEN);
     case 'varieties':
       return (value as CropRow['varieties'])
-        .map(({ id, name, daysToMaturity, traits = [] }) =>
-          [
-            id,
-            name.en,
-            name.es,
-            daysToMaturity.join('-'),
-            ...(traits.length > 0 ? [traits.join(' ')] : []),
-          ].join(FIELDS),
-        )
+        .map(({ id, name, daysToMaturity, traits = [], note = '', ...differs }) => {
+          const differing = Object.entries(differs).map(([field, own]) => `${field}=${own}`);
+          const more = [traits.join(' '), differing.join(' '), note];
+          while (more.at(-1) === '') more.pop();
+          return [id, name.en, name.es, daysToMaturity.join('-'), ...more].join(FIELDS);
+        })
         .join(BETWEEN);
   }
 }
@@ -150,11 +150,23 @@ function valueOfCell(cell: string, kind: Kind): unknown {
       );
     case 'varieties':
       return partsOf(cell).map((part) => {
-        const [id = '', en = '', es = '', days = '', traits = ''] = part
+        const [id = '', en = '', es = '', days = '', traits = '', differs = '', note = ''] = part
           .split('|')
           .map((field) => field.trim());
         const daysToMaturity = days.split('-').map((side) => numberIn(side.trim()));
-        return { id, name: { en, es }, daysToMaturity, ...(traits && { traits: traits.split(' ') }) };
+        const differing = differs
+          .split(' ')
+          .filter(Boolean)
+          .map((one) => {
+            const [field = '', value = ''] = one.split('=');
+            return [field, numberIn(value)];
+          });
+        return {
+          ...{ id, name: { en, es }, daysToMaturity },
+          ...(traits && { traits: traits.split(' ') }),
+          ...Object.fromEntries(differing),
+          ...(note && { note }),
+        };
       });
   }
 }

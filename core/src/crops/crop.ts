@@ -1,6 +1,6 @@
 import { toMetres } from '../units/index.ts';
 import { onceOverStyles, type Trait } from './kinds.ts';
-import type { CropRow } from './row.ts';
+import type { CropRow, VarietyRow } from './row.ts';
 
 /** Days from first to last, with the usual value between. */
 export interface DaySpan {
@@ -14,6 +14,11 @@ export interface Variety {
   name: { en: string; es: string };
   daysToMaturity: DaySpan;
   traits?: readonly Trait[] | undefined;
+  /** where it differs from its crop */
+  differs: Partial<
+    Pick<Crop, 'height' | 'spread' | 'inRow' | 'betweenRows' | 'intensive' | 'support' | 'seedsPerGram'>
+  >;
+  note?: string | undefined;
 }
 
 type Kept = Omit<
@@ -104,8 +109,30 @@ export function cropFrom(row: CropRow): Crop {
     height: metres(heightIn),
     spread: metres(spreadIn),
     soilDepth: metres(soilDepthIn),
-    varieties: row.varieties.map((v) => ({ ...v, daysToMaturity: daySpan(v.daysToMaturity) })),
+    varieties: row.varieties.map(varietyFrom),
   };
+}
+
+/** A variety as the program uses it: lengths in metres, days with a usual value. */
+function varietyFrom({ id, name, daysToMaturity, traits, note, ...row }: VarietyRow): Variety {
+  const metres = (inches: number | undefined) => (inches === undefined ? undefined : toMetres(inches, 'in'));
+  const differs = {
+    height: metres(row.heightIn),
+    spread: metres(row.spreadIn),
+    inRow: metres(row.inRowIn),
+    betweenRows: metres(row.betweenRowsIn),
+    intensive: metres(row.intensiveIn ?? row.inRowIn),
+    support: row.support,
+    seedsPerGram: row.seedsPerGram,
+  };
+  const said = Object.fromEntries(Object.entries(differs).filter(([, value]) => value !== undefined));
+  return { id, name, daysToMaturity: daySpan(daysToMaturity), traits, differs: said, note };
+}
+
+/** A crop as one of its varieties is: what the variety says stands in the place of what the crop says. */
+export function ofVariety(crop: Crop, varietyId: string): Crop {
+  const differs = crop.varieties.find(({ id }) => id === varietyId)?.differs ?? {};
+  return Object.keys(differs).length === 0 ? crop : { ...crop, ...differs };
 }
 
 /** Between the temperatures of the tables of emergence, °C: a step below the coldest no seed comes up. */

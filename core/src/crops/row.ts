@@ -38,7 +38,17 @@ const varietyRow = z.strictObject({
   daysToMaturity: z.tuple([whole.min(10), whole.max(500)]).refine(inOrder, 'inOrder'),
   /** in what it differs from others of its crop: when it bulbs, or that it bears all at once */
   traits: z.array(z.enum(traits)).max(4).optional(),
+  /** what its crop says otherwise: how tall and wide it grows, how far apart it stands, on what, and how fine its seed is */
+  heightIn: inches.optional(),
+  spreadIn: inches.optional(),
+  inRowIn: inches.optional(),
+  betweenRowsIn: inches.optional(),
+  intensiveIn: inches.optional(),
+  support: z.enum(supports).optional(),
+  seedsPerGram: z.number().positive().max(60_000).optional(),
+  note: z.string().trim().min(1).max(200).optional(),
 });
+export type VarietyRow = z.infer<typeof varietyRow>;
 
 /** A crop as the catalogue states it. Lengths are in inches, as in the trade's tables, temperatures in °C. */
 const fields = z.strictObject({

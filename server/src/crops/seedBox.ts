@@ -1,4 +1,4 @@
-import type { Catalogue } from '@unity-acre/core/crops';
+import { type Catalogue, ofVariety } from '@unity-acre/core/crops';
 import { leftInLot, type SeedsTaken } from '@unity-acre/core/season';
 import type { EntityManager } from 'typeorm';
 import { entries } from '../log/entity.ts';
@@ -20,6 +20,11 @@ export interface SeedBox {
   /** the sowings that took seed out of it, and those that are not finished */
   sowings: LoggedSowing[];
 }
+
+const seedsPerGramOf = (catalogue: Catalogue, { cropId, varietyId }: SeedLotEntity): number | undefined => {
+  const crop = catalogue.crop(cropId);
+  return crop && ofVariety(crop, varietyId).seedsPerGram;
+};
 
 /** What is in the seed box of a garden: what was counted into it, less what was sown since. */
 export async function seedBoxOf(
@@ -50,7 +55,7 @@ export async function seedBoxOf(
       .reduce((sum, { lotId, seeds }) => (lotId === lot.id ? sum + seeds : sum), 0);
   const lots = rows.map((lot) => ({
     ...lot,
-    amount: leftInLot(lot, takenSince(lot), catalogue.crop(lot.cropId)?.seedsPerGram),
+    amount: leftInLot(lot, takenSince(lot), seedsPerGramOf(catalogue, lot)),
   }));
   return { lots, sowings };
 }

@@ -1,5 +1,5 @@
 import type { SeedLot } from '@unity-acre/contract/crops';
-import { varietyOf } from '@unity-acre/core/crops';
+import { ofVariety, varietyOf } from '@unity-acre/core/crops';
 import type { Handlers } from '../http/handle.ts';
 import { inOrder } from '../http/order.ts';
 import { invalid } from '../http/refusal.ts';
@@ -24,7 +24,8 @@ export const seedLotRoutes: Pick<Handlers, 'seedLots' | 'saveSeedLot' | 'removeS
     const crop = catalogue.crop(body.cropId);
     if (!crop) throw invalid('cropId', 'unknownCrop');
     if (!varietyOf(crop, body.varietyId)) throw invalid('varietyId', 'unknownVariety');
-    if (body.unit === 'g' && !crop.seedsPerGram) throw invalid('unit', 'noSeedWeight');
+    if (body.unit === 'g' && !ofVariety(crop, body.varietyId).seedsPerGram)
+      throw invalid('unit', 'noSeedWeight');
     return change('seedLot.saved', crop.name.en, async (writing) => {
       const { gardenId, id } = params;
       const known = await writing.manager.findOneBy(seedLots, { id, gardenId });

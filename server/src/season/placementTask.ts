@@ -42,7 +42,9 @@ export function receivedPlan(sent: SentPlan): YearPlan {
   const whole = (planting: SentPlanting): PlannedPlanting[] => {
     const crop = catalogue.crop(planting.cropId);
     const variety = crop && varietyOf(crop, planting.varietyId);
-    return crop && variety ? [{ ...planting, crop: asPlanted(crop, planting.spacing), variety }] : [];
+    return crop && variety
+      ? [{ ...planting, crop: asPlanted(crop, { ...planting.spacing, varietyId: variety.id }), variety }]
+      : [];
   };
   const spots = new Map(sent.beds.map((bed) => [bed.id, bed]));
   return {

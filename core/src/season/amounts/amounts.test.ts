@@ -22,14 +22,15 @@ it('gives 40 ft of row for peas in two rows of 20 ft', () => {
 
 it('counts by the spacing that a planting has of its own, in every pattern, and by the crop’s where it has none', () => {
   const radish = plainCatalogue.crop('radish')!;
-  expect(asPlanted(radish, usualSpacing)).toBe(radish);
+  const varietyId = radish.varieties[0]!.id;
+  expect(asPlanted(radish, { ...usualSpacing, varietyId })).toBe(radish);
   // Wide rows for children: 3 in apart, rows a foot apart; 4 × 8 ft have 4 rows of 32.
-  const wide = asPlanted(radish, { inRow: FOOT / 4, betweenRows: FOOT, seedsPerHole: 2 });
+  const wide = asPlanted(radish, { varietyId, inRow: FOOT / 4, betweenRows: FOOT, seedsPerHole: 2 });
   const sown = amounts(wide, 'sowInPlace', 'rows', 4 * FOOT, 8 * FOOT);
   expect(sown).toMatchObject({ plants: 128, sown: { perHole: 2 } });
   expect(sown.sown!.seeds).toBe(2 * sown.sown!.holes);
   for (const pattern of ['rows', 'square', 'staggered', 'foot', 'broadcast'] as const)
     expect(spacingOf(wide, pattern)).toBeCloseTo(FOOT / 4, 9);
-  const { inRow } = asPlanted(radish, { ...usualSpacing, betweenRows: FOOT });
+  const { inRow } = asPlanted(radish, { ...usualSpacing, varietyId, betweenRows: FOOT });
   expect(inRow).toBe(radish.inRow);
 });

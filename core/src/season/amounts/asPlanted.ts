@@ -1,4 +1,4 @@
-import type { Crop } from '../../crops/index.ts';
+import { type Crop, ofVariety } from '../../crops/index.ts';
 
 /** How one planting is spaced and sown where that is not as its crop is; null follows the crop. */
 export interface OwnSpacing {
@@ -12,14 +12,21 @@ export interface OwnSpacing {
 /** Spaced and sown as the crop is. */
 export const usualSpacing: OwnSpacing = { inRow: null, betweenRows: null, seedsPerHole: null };
 
-/** A crop as one planting has it: what was chosen for the planting stands in the place of the catalogue's. */
-export function asPlanted(crop: Crop, { inRow, betweenRows, seedsPerHole }: OwnSpacing): Crop {
-  if (inRow === null && betweenRows === null && seedsPerHole === null) return crop;
+/**
+ * A crop as one planting has it: as its variety is, and what was chosen for the planting stands in the place of the
+ * catalogue's.
+ */
+export function asPlanted(
+  crop: Crop,
+  { varietyId, inRow, betweenRows, seedsPerHole }: OwnSpacing & { varietyId: string },
+): Crop {
+  const usual = ofVariety(crop, varietyId);
+  if (inRow === null && betweenRows === null && seedsPerHole === null) return usual;
   return {
-    ...crop,
-    inRow: inRow ?? crop.inRow,
-    intensive: inRow ?? crop.intensive,
-    betweenRows: betweenRows ?? crop.betweenRows,
-    seedsPerHole: seedsPerHole ?? crop.seedsPerHole,
+    ...usual,
+    inRow: inRow ?? usual.inRow,
+    intensive: inRow ?? usual.intensive,
+    betweenRows: betweenRows ?? usual.betweenRows,
+    seedsPerHole: seedsPerHole ?? usual.seedsPerHole,
   };
 }

@@ -10,6 +10,7 @@ import { FormSheet } from '../../kit/screens/index.ts';
 import { CropSelect } from '../CropSelect.tsx';
 import { useCatalogue } from '../catalogue.ts';
 import { useCropNames } from '../names.ts';
+import { slug } from '../slug.ts';
 
 interface Values {
   like: string;
@@ -28,15 +29,6 @@ interface Values {
 }
 
 const INCH_CM = 2.54;
-const slug = (text: string): string =>
-  text
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
-    .slice(0, 60);
-
 /** The form's names of what the contract's paths speak of. */
 const flat = (path: string): string =>
   path

@@ -1,5 +1,5 @@
 import type { SeedLot } from '@unity-acre/contract/crops';
-import { expectedGermination, POOR_SHARE, seedsIn } from '@unity-acre/core/crops';
+import { expectedGermination, ofVariety, POOR_SHARE, seedsIn } from '@unity-acre/core/crops';
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useMeasure } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
@@ -31,7 +31,7 @@ export function LotList({
         {lots.map((lot) => {
           const crop = catalogue.crop(lot.cropId);
           const share = crop ? expectedGermination(crop, lotLife(lot), year) : 0;
-          const seeds = crop ? seedsIn(crop, lot.amount, lot.unit) : null;
+          const seeds = crop ? seedsIn(ofVariety(crop, lot.varietyId), lot.amount, lot.unit) : null;
           return (
             <li
               key={lot.id}

@@ -1,7 +1,7 @@
 import type { SeedLot } from '@unity-acre/contract/crops';
 import { csvOf } from '@unity-acre/contract/csv';
 import type { Planting } from '@unity-acre/contract/season';
-import { varietyOf } from '@unity-acre/core/crops';
+import { ofVariety, varietyOf } from '@unity-acre/core/crops';
 import { plantNeeds, seedNeeds } from '@unity-acre/core/season';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -22,7 +22,8 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
       plantings.flatMap((planting) => {
         const crop = catalogue.crop(planting.cropId);
         const variety = crop && varietyOf(crop, planting.varietyId);
-        return crop && variety && planting.year === year ? [{ ...planting, crop, variety }] : [];
+        if (!crop || !variety || planting.year !== year) return [];
+        return [{ ...planting, crop: ofVariety(crop, variety.id), variety }];
       }),
     [plantings, catalogue, year],
   );

@@ -1,6 +1,6 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import { type Planting, plantingInput } from '@unity-acre/contract/season';
-import { croppings } from '@unity-acre/core/crops';
+import { croppings, ofVariety } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
 import { allowsMethod, hasCropping, startOf } from '@unity-acre/core/season';
 import { useEffect, useRef, useState } from 'react';
@@ -21,6 +21,7 @@ import { PlanPreview } from './PlanPreview.tsx';
 import { ProtectionField } from './ProtectionField.tsx';
 import { Series } from './Series.tsx';
 import { SpacingFields } from './SpacingFields.tsx';
+import { VarietyFacts } from './VarietyFacts.tsx';
 
 /** What the form of a planting holds: text as typed. */
 export interface PlanValues {
@@ -204,6 +205,11 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                 })
               }
             />
+            <VarietyFacts
+              crop={crop}
+              varietyId={values.varietyId}
+              onAdded={(varietyId) => form.put({ varietyId })}
+            />
             <div className="grid grid-cols-2 gap-4">
               <Field label={t('season:methodLabel')} name="method">
                 {(props) => (
@@ -274,7 +280,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
                 />
               )}
             </Field>
-            <SpacingFields form={form} crop={crop} />
+            <SpacingFields form={form} crop={ofVariety(crop, values.varietyId)} />
             <ProtectionField form={form} />
             <Checkbox label={t('season:pinned')} {...form.check('pinned')} />
             <Field label={t('season:note')} hint={t('kit:optional')} name="note">

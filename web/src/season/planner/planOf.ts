@@ -40,7 +40,14 @@ export function planAsTyped(
   const spacing = spacingTyped(values, bare === 'ft' ? 'in' : 'cm');
   if (!spacing) return null;
   return {
-    plan: { crop: asPlanted(crop, spacing), variety, method, cropping, year, startOn },
+    plan: {
+      crop: asPlanted(crop, { ...spacing, varietyId: variety.id }),
+      variety,
+      method,
+      cropping,
+      year,
+      startOn,
+    },
     body: {
       cropId: crop.id,
       varietyId: variety.id,
