@@ -273,7 +273,8 @@ describe('what a placement respects', () => {
       id: 'stands',
       bedId: 'bed 0',
       crop: tomato,
-      variety: tomato.varieties[0]!,
+      // Another variety than is wished for: it takes the room and does not meet the wish.
+      variety: tomato.varieties[1]!,
       method: candidate.method,
       cropping: candidate.cropping,
       pattern: 'rows' as const,
@@ -289,6 +290,27 @@ describe('what a placement respects', () => {
     const second = await found(season(beds, { plantings: [standing] }), [wish(2, tomato, 2)]);
     expect(second.chosen).toEqual([]);
     expect(second.unmet).toEqual([expect.objectContaining({ wishId: 'wish 2', why: 'room' })]);
+  });
+
+  it('is nothing for what the plan has already, and only for what it lacks where it has a part', async () => {
+    const tomato = plainCatalogue.crop('tomato')!;
+    const beds = [bed(0, 6), bed(1, 6), bed(2, 6)];
+    const { chosen } = await found(season(beds), [wish(1, tomato, 6, { by: 'plants' })]);
+    const [{ candidate, demand }] = chosen as [(typeof chosen)[number]];
+    const standing = {
+      ...{ id: 'there', crop: tomato, variety: tomato.varieties[0]!, pattern: demand.pattern },
+      ...{ betweenId: null, pinned: true, protection: 'none' as const, spacing: usualSpacing, at: null },
+      ...candidate,
+    };
+    const of = (amount: number, over: Partial<Wish> = {}) =>
+      found(season(beds, { plantings: [standing] }), [wish(1, tomato, amount, { by: 'plants', ...over })]);
+    expect(await of(6)).toMatchObject({ chosen: [], unmet: [], met: 1 });
+    const more = await of(10);
+    expect(more.chosen.reduce((sum, one) => sum + one.demand.plants, 0)).toBe(4);
+    expect(more).toMatchObject({ unmet: [], met: 1 });
+    // In a bed of another kind, or of another variety, it is not what was wished for.
+    expect((await of(6, { tenure: 'giving' })).met).toBe(0);
+    expect((await of(6, { variety: tomato.varieties[1]! })).chosen).toHaveLength(1);
   });
 
   it('is whom a bed is for, the sun, the soil and the years before, each named where it binds', async () => {

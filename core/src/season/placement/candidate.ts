@@ -4,7 +4,7 @@ import { FULL_SUN_HOURS, PART_SUN_HOURS, workedOutline } from '../../ground/inde
 import { computeMilestones, type Milestone, startOf } from '../milestones/index.ts';
 import { inGroundSpan, lastYearOf, type PlannedBed, rotates, type YearPlan } from '../planning/index.ts';
 import { doubtsOf } from '../windows/index.ts';
-import { type Demand, pieceOf, waysOf } from './demand.ts';
+import { type Demand, isFor, pieceOf, waysOf } from './demand.ts';
 
 /** Why a bed does not do for a part of a wish. */
 export const barriers = ['tenure', 'rotation', 'sun', 'soilDepth', 'size', 'neighbours', 'dates'] as const;
@@ -68,11 +68,7 @@ export function candidatesOf(
 /** What keeps a part out of a bed whatever its time; null for nothing. */
 function barrierOf(plan: YearPlan, { wish, pattern, plants }: Demand, bed: PlannedBed): Barrier | null {
   const { crop } = wish;
-  if (
-    wish.tenure === null ? bed.tenure === 'plot' || bed.tenure === 'pollinator' : bed.tenure !== wish.tenure
-  ) {
-    return 'tenure';
-  }
+  if (!isFor(wish, bed)) return 'tenure';
   if (rotates(crop) && lastYearOf(plan, bed.id, crop.family, plan.year) !== null) return 'rotation';
   const hours = crop.sun === 'full' ? FULL_SUN_HOURS : PART_SUN_HOURS;
   if (bed.sunHours !== null && bed.sunHours < hours - 0.05) return 'sun';

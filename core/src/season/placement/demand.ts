@@ -37,6 +37,10 @@ export interface Demand {
 /** The most parts a wish is split into: beyond that it is more than any garden grows. */
 const MOST_PARTS = 40;
 
+/** Whether a bed is held in the way that a wish is for: one that is for no kind of bed is for those that everybody works. */
+export const isFor = ({ tenure }: Pick<Wish, 'tenure'>, bed: Pick<PlannedBed, 'tenure'>): boolean =>
+  tenure === null ? bed.tenure !== 'plot' && bed.tenure !== 'pollinator' : bed.tenure === tenure;
+
 /** Ground one plant takes, m², in the closer of the two patterns that beds are planted in. */
 export function groundPerPlant(crop: Crop): { pattern: Pattern; area: number } {
   const [rows, square] = [crop.inRow * crop.betweenRows, crop.intensive ** 2];

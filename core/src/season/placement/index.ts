@@ -6,6 +6,7 @@ import { type Barrier, barriers, type Candidate, candidatesOf } from './candidat
 import { type Demand, demandsOf, groundPerPlant, plantsOf, type Wish } from './demand.ts';
 import { greedyPlacement } from './greedy.ts';
 import { type PlacementModel, placementModel, weeklyGrams } from './model.ts';
+import { openParts } from './standing.ts';
 
 export { type Barrier, barriers, type Candidate, type Demand, plantsOf, type Wish };
 
@@ -38,6 +39,8 @@ export interface Placement {
 export interface Posed extends PlacementModel {
   plan: YearPlan;
   wishes: readonly Wish[];
+  /** wishes that the plan meets already */
+  standing: ReadonlySet<string>;
   barred: Map<Barrier, number>[];
   /** a first choice to begin with, by column */
   first: Float64Array;
@@ -53,12 +56,17 @@ export function pose(plan: YearPlan, wishes: readonly Wish[]): Posed {
   const areas = (shared.length > 0 ? shared : plan.beds).map(groundArea).sort((a, b) => a - b);
   // Parts of half an ordinary bed leave room beside them.
   const room = (areas[areas.length >> 1] ?? 1) / 2;
-  const demands = wishes.flatMap((wish) => demandsOf(wish, room));
+  const open = wishes.map((wish) => openParts(plan, wish, room));
+  const demands = open.flat();
+  // What the plan has already needs no place; a wish that comes to no parts at all is not met by that.
+  const standing = new Set(
+    wishes.filter((wish, i) => open[i]!.length === 0 && demandsOf(wish, room).length > 0).map(({ id }) => id),
+  );
   const { candidates, barred } = candidatesOf(plan, demands);
   const fixed = plan.plantings.map((planting) => ({ ...takenBy(planting, plan), bedId: planting.bedId }));
   const model = placementModel(plan, demands, candidates, fixed);
   const first = complete(model, greedyPlacement(plan, demands, candidates, fixed));
-  return { ...model, plan, wishes, barred, first };
+  return { ...model, plan, wishes, standing, barred, first };
 }
 
 /** The values of all columns that follow from a choice of candidates. */
@@ -88,7 +96,7 @@ function complete(
 
 /** A solver's choice as plantings, with every wish that failed and why. @param values by column of the model */
 export function readPlacement(posed: Posed, values: ArrayLike<number>): Placement {
-  const { plan, wishes, demands, candidates } = posed;
+  const { plan, wishes, standing, demands, candidates } = posed;
   const chosen = candidates.flatMap((candidate, i) =>
     values[i]! > 0.5
       ? [{ wishId: demands[candidate.demand]!.wish.id, candidate, demand: demands[candidate.demand]! }]
@@ -105,7 +113,8 @@ export function readPlacement(posed: Posed, values: ArrayLike<number>): Placemen
   for (const wish of wishes) {
     const parts = demands.flatMap((demand, d) => (demand.wish === wish ? [d] : []));
     const placed = chosen.filter(({ wishId }) => wishId === wish.id).length;
-    if (parts.length > 0 && placed === parts.length) met += wish.weight;
+    const isMet = parts.length > 0 ? placed === parts.length : standing.has(wish.id);
+    if (isMet) met += wish.weight;
     else unmet.push({ wishId: wish.id, placed, parts: parts.length, ...whyUnmet(posed, wish, parts) });
   }
   const wanted = wishes.reduce((sum, { weight }) => sum + weight, 0);

@@ -80,6 +80,18 @@ describe('next year', () => {
     expect(where).toEqual(['a', 'b', 'c', 'd', 'a']);
   });
 
+  it('done twice adds nothing, and adds what is still missing where a part of it was planned by hand', () => {
+    const rolled = rollOver(season(four, sown), 'shift');
+    const after = rolled.map(({ planting: one, bedId }) => ({ ...one, id: `next ${one.id}`, bedId }));
+    expect(rollOver(season(four, sown, { after }), 'shift')).toEqual([]);
+    expect(rollOver(season(four, sown, { after }), 'family')).toEqual([]);
+    const missing = rollOver(season(four, sown, { after: after.slice(1) }), 'shift');
+    expect(missing.map(({ planting: one }) => one.id)).toEqual([rolled[0]!.planting.id]);
+    // Two sowings of the same are two: one that is planned stands for one of them.
+    const twice = [...sown, { ...sown[3]!, id: 'carrot again' }];
+    expect(rollOver(season(four, twice, { after }), 'shift')).toHaveLength(1);
+  });
+
   it('leaves plots to their holders and what stands for years where it is', () => {
     const beds = [...four, bed('plot', { tenure: 'plot' })];
     const all = [...sown, planting('asparagus', 'a', 'asparagus'), planting('own', 'plot', 'pea')];

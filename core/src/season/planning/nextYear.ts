@@ -22,13 +22,14 @@ const stays = (bed: PlannedBed): boolean => bed.tenure === 'plot' || bed.tenure 
 
 /**
  * A season's beds as a proposal for the next one. Perennials stand, plots are their holders'; what was sown between others or
- * once a second time goes with its bed.
+ * once a second time goes with its bed. What the next season's plan has already is left out, so that it can be done again.
  * @param plan the season that is rolled over; what stood in it counts for the next one's rotation
  */
 export function rollOver(plan: YearPlan, by: Rolling): Rolled[] {
   const beds = plan.beds.filter((bed) => !stays(bed));
+  const toCome = notPlanned(plan);
   const moving = (bed: PlannedBed) =>
-    plan.plantings.filter(
+    toCome.filter(
       ({ bedId, crop, cropping, method }) =>
         bedId === bed.id &&
         !crop.perennial &&
@@ -45,6 +46,19 @@ export function rollOver(plan: YearPlan, by: Rolling): Rolled[] {
   return contents.flatMap((plantings, i) => {
     const to = beds[target[i]!];
     return to ? plantings.flatMap((planting) => rolled(next, planting, beds[i]!, to)) : [];
+  });
+}
+
+/** The plantings that the next season's plan does not have yet: each that is there stands for one of the season before. */
+function notPlanned({ plantings, after }: YearPlan): PlannedPlanting[] {
+  const kindOf = ({ crop, variety, method, cropping }: PlannedPlanting) =>
+    [crop.id, variety.id, method, cropping].join(' ');
+  const planned = new Map<string, number>();
+  for (const one of after) planned.set(kindOf(one), (planned.get(kindOf(one)) ?? 0) + 1);
+  return plantings.filter((one) => {
+    const left = planned.get(kindOf(one)) ?? 0;
+    if (left > 0) planned.set(kindOf(one), left - 1);
+    return left === 0;
   });
 }
 
