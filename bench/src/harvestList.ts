@@ -62,6 +62,7 @@ const bare = express().get(path.split('?')[0]!, (_request, response) => {
       amount: row.amountUnit === null ? null : { value: row.amountValue, unit: row.amountUnit },
       grams: row.grams,
       destination: row.destination,
+      seedsFrom: typeof row.seedsFrom === 'string' ? JSON.parse(row.seedsFrom) : null,
       note: row.note,
       personId: row.personId,
       by: row.byName,

@@ -2,7 +2,7 @@ import type { AtHand } from './practice.ts';
 
 /* What tells the crops apart by how they are handled. */
 
-export const isFamily =
+const isFamily =
   (...families: string[]) =>
   ({ crop }: AtHand) =>
     families.includes(crop.family);
