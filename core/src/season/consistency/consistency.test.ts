@@ -3,8 +3,17 @@ import { addDays } from '../../calendar/index.ts';
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
 import { almanacOf, climateOfFrosts } from '../../place/index.ts';
+import {
+  computeMilestones,
+  cornBeansSquash,
+  type SequencePlace,
+  sequencePlaces,
+  stageOf,
+  startOf,
+} from '../milestones/index.ts';
 import type { PlannedPlanting } from '../planning/yearPlan.ts';
-import { northern } from '../testing.ts';
+import { defaultRules } from '../rules.ts';
+import { almanac, northern } from '../testing.ts';
 import { consistency, findingKey, remediesFor } from './index.ts';
 import { bed, codes, FOOT, first, plan, planting } from './testing.ts';
 
@@ -224,4 +233,35 @@ describe('the course of the season', () => {
     );
     expect(new Set(found.map(findingKey)).size).toBe(found.length);
   });
+});
+
+// KNOWLEDGE 3.9: corn first, in a block, then beans, then squash, on one piece of ground.
+it('accepts corn, beans and squash as they are planned together', () => {
+  const [corn, beans, squash] = sequencePlaces(cornBeansSquash);
+  const best = planting('a', corn!.cropId, { pattern: corn!.pattern });
+  // It goes in as early as it may, so that what waits for it has the season it wants.
+  const corns = planting('a', corn!.cropId, {
+    pattern: corn!.pattern,
+    startOn: startOf(best.steps)!.window.earliest,
+  });
+  const after = ({ cropId, pattern, waitsFor }: SequencePlace) => {
+    const crop = plainCatalogue.crop(cropId)!;
+    const stage = stageOf(corn!.cropId, corns.steps, waitsFor!.days);
+    const way = {
+      crop,
+      variety: crop.varieties[0]!,
+      method: 'sowInPlace' as const,
+      cropping: 'spring' as const,
+    };
+    const steps = computeMilestones(
+      { ...way, year: 2026, startOn: null, after: stage },
+      almanac,
+      defaultRules,
+    )!;
+    return planting('a', cropId, { ...way, pattern, betweenId: corns.id, steps });
+  };
+  expect(codes(plan([corns, after(beans!), after(squash!)]))).toEqual([]);
+  // All three with ground of their own are more than the bed has.
+  const apart = [corns, after(beans!), after(squash!)].map((one) => ({ ...one, betweenId: null }));
+  expect(codes(plan(apart))).toContain('overfull');
 });

@@ -16,4 +16,11 @@ export {
 } from './milestone.ts';
 export { type Outside, outsideWindow } from './outside.ts';
 export { type Move, moves } from './redate.ts';
-export { cornBeansSquash, type SequenceStep, sequencesFrom, stageOf } from './sequence.ts';
+export {
+  cornBeansSquash,
+  type SequencePlace,
+  type SequenceStep,
+  sequencePlaces,
+  sequencesFrom,
+  stageOf,
+} from './sequence.ts';

@@ -19,6 +19,26 @@ export const cornBeansSquash: readonly SequenceStep[] = [
   { cropId: 'winter-squash', waitsFor: { cropId: 'sweet-corn', days: 17 } },
 ];
 
+/** Corn is sown in a block, so that the wind can pollinate it; what follows stands between its plants. */
+const PATTERN = 'square';
+
+/** How a crop of a sequence stands in the ground of the first. */
+export interface SequencePlace {
+  cropId: string;
+  pattern: typeof PATTERN;
+  /** the crop between whose plants it grows; null for the first, which has the ground */
+  between: string | null;
+  /** the crop it waits for, and the days from its emergence to the stage that is waited for */
+  waitsFor: SequenceStep['waitsFor'];
+}
+
+/** The crops of a sequence on one piece of ground, in the order in which they go in. */
+export const sequencePlaces = (steps: readonly SequenceStep[]): SequencePlace[] =>
+  steps.map(({ cropId, waitsFor }, i) => ({
+    ...{ cropId, pattern: PATTERN, waitsFor },
+    between: i === 0 ? null : steps[0]!.cropId,
+  }));
+
 /** The sequences that can begin with a crop. */
 export const sequencesFrom = (cropId: string): readonly (readonly SequenceStep[])[] =>
   [cornBeansSquash].filter((steps) => steps[0]!.cropId === cropId);

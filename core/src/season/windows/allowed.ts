@@ -7,5 +7,6 @@ export const hasCropping = (crop: Crop, cropping: Cropping): boolean => crop.cro
 /** True where the crop can be grown that way in a garden of these rules. */
 export function allowsMethod(crop: Crop, method: Method, rules: HouseRules): boolean {
   if (!crop.methods.includes(method)) return false;
-  return !(method === 'startIndoors' && crop.family === 'cucurbits' && rules.cucurbits === 'inPlaceOnly');
+  // Bought plants were started indoors too.
+  return !(method !== 'sowInPlace' && crop.family === 'cucurbits' && rules.cucurbits === 'inPlaceOnly');
 }

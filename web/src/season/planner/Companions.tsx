@@ -1,10 +1,17 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { sequencesFrom } from '@unity-acre/core/season';
+import { earlierOf, laterOf } from '@unity-acre/core/calendar';
+import {
+  computeMilestones,
+  sequencePlaces,
+  sequencesFrom,
+  startOf,
+  usualSpacing,
+} from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { useWrite } from '../../garden/index.ts';
+import { useAlmanac, useHere, useWrite } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import type { PlanValues } from './Planner.tsx';
 import { planAsTyped } from './planOf.ts';
@@ -15,20 +22,32 @@ export function Companions({ bed, values, bare }: { bed: Bed; values: PlanValues
   const navigate = useNavigate();
   const catalogue = useCatalogue();
   const save = useWrite('savePlantings', () => t('sequence.saved', { bed: bed.name }));
+  const { garden } = useHere();
+  const almanac = useAlmanac(bed, values.protection);
   const [sequence] = sequencesFrom(values.cropId);
   const typed = planAsTyped(values, bed, catalogue, bare);
   if (!sequence || !typed || values.method !== 'sowInPlace') return null;
+  // It goes in as early as it may from now on, so that what waits for it has the season it wants.
+  const start = () => {
+    const steps = computeMilestones(typed.plan, almanac, garden.rules);
+    const window = steps && startOf(steps)?.window;
+    return window ? earlierOf(window.latest, laterOf(window.earliest, garden.today)) : null;
+  };
   const send = async () => {
+    const startOn = typed.body.startOn ?? start();
     const ids = new Map(sequence.map(({ cropId }) => [cropId, newId()]));
-    const plantings = sequence.flatMap(({ cropId, waitsFor }, i) => {
+    const plantings = sequencePlaces(sequence).flatMap(({ cropId, pattern, between, waitsFor }) => {
       const crop = catalogue.crop(cropId);
       if (!crop) return [];
-      const own = i === 0 ? {} : { cropId, varietyId: crop.varieties[0]!.id, startOn: null };
+      const own = between && { cropId, varietyId: crop.varieties[0]!.id, startOn: null, ...usualSpacing };
       return [
         {
           ...typed.body,
+          startOn,
           ...own,
+          pattern,
           id: ids.get(cropId)!,
+          betweenId: between ? ids.get(between)! : null,
           afterId: waitsFor ? ids.get(waitsFor.cropId)! : null,
           afterDays: waitsFor?.days ?? null,
         },

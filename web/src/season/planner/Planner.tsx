@@ -211,7 +211,15 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
               onAdded={(varietyId) => form.put({ varietyId })}
             />
             <div className="grid grid-cols-2 gap-4">
-              <Field label={t('season:methodLabel')} name="method">
+              <Field
+                label={t('season:methodLabel')}
+                name="method"
+                hint={
+                  crop.family === 'cucurbits' && values.method === 'setPlants'
+                    ? t('season:boughtCucurbit')
+                    : undefined
+                }
+              >
                 {(props) => (
                   <Select
                     {...props}
