@@ -1,4 +1,5 @@
 import type { Rota } from '@unity-acre/contract/work';
+import type { Skill } from '@unity-acre/core/crew';
 import { afterEach, describe, expect, it } from 'vitest';
 import { Harness, type TestGarden } from '../../testing/harness.ts';
 
@@ -6,7 +7,10 @@ let harness: Harness;
 let garden: TestGarden;
 let bedId: string;
 let someone: string;
-async function open(time: number | null): Promise<void> {
+async function open(
+  time: number | null,
+  skills: Skill[] = ['fork', 'seedlings', 'setting out', 'trellis'],
+): Promise<void> {
   harness = await Harness.open();
   if (time !== null) harness.clock.time = time;
   garden = await harness.setUp();
@@ -17,7 +21,7 @@ async function open(time: number | null): Promise<void> {
         weekly: [1, 2, 3, 4, 5, 6, 7].map((weekday) => ({ weekday, from: '08:00', to: '18:00' })),
         exceptions: [],
       },
-      skills: ['fork', 'seedlings', 'setting out', 'trellis'],
+      skills,
     });
 }
 afterEach(() => harness.close());
@@ -67,6 +71,27 @@ describe('what a rota is made of', () => {
     expect(sown[0]).toBe('2026-05-23');
     expect(new Set(sown).size).toBe(3);
     expect(sown).toEqual([...sown].sort());
+  });
+
+  it('keeps nobody out for a skill that nobody has stated, and asks for it where somebody has', async () => {
+    const onions = { cropId: 'onion', varietyId: 'yellow', method: 'setPlants', length: 1 } as const;
+    const whereIs = async () => {
+      const { id } = await garden.planting(bedId, onions);
+      const task = `${id}.setOut`;
+      await meet('2026-05-23');
+      const rota = await made('2026-05-20', '2026-05-30');
+      return {
+        placed: rota.sessions.flatMap(({ taskIds }) => taskIds).includes(task),
+        left: rota.tasksLeft.find(({ taskId }) => taskId === task),
+      };
+    };
+    await open(null, []);
+    expect(await whereIs()).toEqual({ placed: true, left: undefined });
+    await harness.close();
+    // Somebody has learnt it, and cannot come: then it waits for them.
+    await open(null, []);
+    await garden.person('Dee', { skills: ['setting out'], availability: { weekly: [], exceptions: [] } });
+    expect(await whereIs()).toMatchObject({ placed: false, left: expect.anything() });
   });
 
   it('has the work of what stands through the winter once, though it is in two seasons', async () => {

@@ -143,13 +143,16 @@ export async function rotaGround(
     open.map((task) => ({ ...task, series: seriesOf(task) })),
     from,
   );
+  const stated = new Set(crew.flatMap(({ skills }) => skills));
   const rotaTasks = open.map((task): RotaTask => {
-    const { sky, ...needs } = workNeeds(task);
+    const { sky, skill, ...needs } = workNeeds(task);
     const window = windows.get(task.id)!;
     // What is late may be done on any day, and should be soon.
     const isLate = window.latest < from;
     return {
       ...needs,
+      // What nobody has stated is not known of anybody: it keeps nobody out.
+      skill: skill !== null && stated.has(skill) ? skill : null,
       id: task.id,
       minutes: Math.max(5, task.minutes),
       earliest: window.earliest,

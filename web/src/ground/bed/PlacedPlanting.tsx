@@ -82,12 +82,14 @@ export function PlacedPlanting({
       onPointerUp={drop}
       onPointerCancel={placing.letGo}
       onKeyDown={byKey}
-      className={`absolute flex touch-none items-center gap-1 overflow-hidden rounded-xs border-2 px-1 text-left text-on-sun text-sm ${isSelected ? 'z-10 border-beet' : 'border-ink/60'} ${mayMove ? 'cursor-grab' : ''} ${isHeld ? 'z-20 cursor-grabbing opacity-80' : ''}`}
+      className={`absolute flex touch-none items-center gap-1 overflow-hidden rounded-xs border-2 px-1 text-left text-sm ${isSelected ? 'z-10 border-beet' : 'border-ink/60'} ${mayMove ? 'cursor-grab' : ''} ${isHeld ? 'z-20 cursor-grabbing opacity-80' : ''}`}
       style={{
         left: share(place.y, room.along),
         top: share(place.x, room.across),
         width: share(length, room.along),
         height: share(width, room.across),
+        // Its ground is light in every set of colours.
+        color: 'var(--on-sun)',
         background: crop && `color-mix(in srgb, ${familyHue(crop.family)} 26%, var(--mark-ground))`,
       }}
     >

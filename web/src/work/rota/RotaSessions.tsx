@@ -1,4 +1,5 @@
 import type { Rota, RotaHolds, Session } from '@unity-acre/contract/work';
+import { workNeeds } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useDates } from '../../kit/dates.ts';
 import { useTaskSentence } from '../sentence.ts';
@@ -69,6 +70,7 @@ export function RotaSessions({ rota, names, holding }: Props) {
                   <TaskLine
                     key={taskId}
                     task={names.tasks.find(({ id }) => id === taskId)}
+                    people={names.people}
                     members={filled.crews.find((crew) => crew.taskId === taskId)?.members ?? []}
                     personOf={personOf}
                     session={session}
@@ -127,22 +129,26 @@ function HeldPeople({
 
 function TaskLine({
   task,
+  people,
   members,
   personOf,
   session,
   holding,
 }: {
   task: RotaNames['tasks'][number] | undefined;
+  people: RotaNames['people'];
   members: Filled['crews'][number]['members'];
   personOf(id: string): string;
   session: Session;
   holding: Holding | null;
 }) {
-  const { t } = useTranslation('rota');
+  const { t } = useTranslation(['rota', 'people']);
   const sentence = useTaskSentence();
   if (!task) return null;
   const isByHand = session.taskIds.includes(task.id) && !session.rotaTaskIds.includes(task.id);
   const hold = holding && taskHold(holding.holds, task.id);
+  const { skill } = workNeeds(task);
+  const isUnstated = skill !== null && !people.some(({ skills }) => skills.includes(skill));
   return (
     <li className="flex items-start justify-between gap-3 border-line border-t py-1">
       <span className="min-w-0">
@@ -155,6 +161,11 @@ function TaskLine({
             )
             .join(' · ')}
         </span>
+        {isUnstated && (
+          <span className="block border-blossom border-l-4 pl-2 text-sm">
+            {t('unstated', { skill: t(`people:skill.${skill}`).toLowerCase() })}
+          </span>
+        )}
       </span>
       {holding && !isByHand && (
         <HoldButtons
