@@ -5,7 +5,7 @@ import type { Solver } from '../../solving/index.ts';
 import { brokenRules, leftAlongPaths, noSetAsksTooMuch } from './check.ts';
 import { firstRota } from './first.ts';
 import { rotaModel } from './model.ts';
-import type { Rota, RotaProblem } from './problem.ts';
+import type { Rota, RotaProblem, RotaTask } from './problem.ts';
 import { makeRota, RotaBroken } from './solve.ts';
 import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
 
@@ -35,6 +35,22 @@ describe('the check of a rota', () => {
     expect(rules(both, { seats: seats('ada', 'bo'), placed: placed('carry', 'dig') })).toEqual([
       'sat has more work than its people can do',
     ]);
+  });
+
+  // Two jobs of 100 minutes, one at each at a time, are 200 minutes one after the other; in a session 102 are worked.
+  it('finds work that waits for other work and lasts longer than the session, however many are there', () => {
+    const people = [ada, somePerson('bo')];
+    const dig = someTask('dig', { minutes: 100, most: 1 });
+    const sow = (over: Partial<RotaTask>) =>
+      someTask('sow', { minutes: 100, most: 1, after: ['dig'], ...over });
+    const both: Rota = { seats: seats('ada', 'bo'), placed: placed('dig', 'sow') };
+    const tooShort = 'sat is too short for what is done one after another';
+    expect(rules({ people, tasks: [dig, sow({})] }, both)).toEqual([tooShort]);
+    expect(rules({ people, tasks: [dig, sow({ after: [] })] }, both)).toEqual([]);
+    expect(rules({ people, tasks: [dig, sow({ minutes: 2 })] }, both)).toEqual([]);
+    // Two at it are done in half the time, though they cannot be at two things at once.
+    expect(rules({ people, tasks: [dig, sow({ minutes: 4, most: 2 })] }, both)).toEqual([]);
+    expect(rules({ people, tasks: [dig, sow({ minutes: 6, most: 2 })] }, both)).toEqual([tooShort]);
   });
 
   it('finds children without their guardian, and more of them than the grown people may look after', () => {

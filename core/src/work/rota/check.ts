@@ -44,6 +44,16 @@ const able = (person: RotaPerson, task: RotaTask) =>
   !(task.adultsOnly && person.children > 0) &&
   person.cannot.every((strain) => !task.strains.includes(strain));
 
+/** Minutes from the beginning of a session until a task is done at the soonest, after all that it waits for there. */
+const until = (task: RotaTask, session: RotaSession, tasks: RotaTask[], seen: RotaTask[] = []): number =>
+  cost(task, session) / Math.max(1, task.most) +
+  Math.max(
+    0,
+    ...tasks
+      .filter((other) => task.after.includes(other.id) && !seen.includes(other))
+      .map((other) => until(other, session, tasks, [...seen, task])),
+  );
+
 /** Work of a session that the same people can do. */
 interface Part {
   by: RotaPerson[];
@@ -236,6 +246,8 @@ class Check {
       this.broken.push(`${session.id} calls people for too little`);
     if (!works(session, tasks, people))
       this.broken.push(`${session.id} has more work than its people can do`);
+    if (Math.max(0, ...tasks.map((task) => until(task, session, tasks))) > WORKED * length(session) + NEARLY)
+      this.broken.push(`${session.id} is too short for what is done one after another`);
     for (const [tool, owned] of Object.entries(this.problem.tools)) {
       const uses = tasks.flatMap((task) =>
         task.tools

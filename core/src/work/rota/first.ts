@@ -2,7 +2,8 @@ import { type Day, daysBetween, earlierOf } from '../../calendar/index.ts';
 import { balanceLoad } from './balance.ts';
 import { divideParts } from './divide.ts';
 import { canDo, hasSkill } from './eligible.ts';
-import { type Choices, comesBefore, type RotaModel } from './model.ts';
+import type { Choices, RotaModel } from './model.ts';
+import { chainsTooLong, comesBefore } from './oneAfterAnother.ts';
 import type { Part } from './parts.ts';
 import type { Rota, RotaPerson, RotaSession, RotaTask } from './problem.ts';
 import { type Filling, Seating } from './seating.ts';
@@ -40,6 +41,7 @@ export function firstRota(model: Choices): Rota {
   const callsFor = (task: RotaTask, filling: Filling): RotaPerson[] | null => {
     const { session, people } = filling;
     const tasks = [...filling.tasks, task];
+    if (chainsTooLong(session, tasks).length > 0) return null;
     const more: RotaPerson[] = [];
     if (!seating.suffices(filling, tasks, people)) {
       const calls = mayCome

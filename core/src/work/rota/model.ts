@@ -15,6 +15,7 @@ import {
   workedMinutes,
 } from './eligible.ts';
 import { type GoalName, goalOrder, peopleGoalsOf, timelyGoalOf, workGoalsOf } from './goals.ts';
+import { chainRows, comesBefore, orderRows } from './oneAfterAnother.ts';
 import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
 import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
@@ -105,6 +106,7 @@ export function rotaModel(
     flows.set(session.id, divisible(mip, session, here, work, own));
     crewRows(mip, here, work);
     toolRows(problem, mip, session, work);
+    chainRows(mip, session, work);
     enoughToDo(problem, mip, session, here, work);
   }
   for (const [taskId, own] of placesBy) {
@@ -194,10 +196,6 @@ function reachable(problem: RotaProblem, candidates: Place[]): Place[] {
     places = left;
   }
 }
-
-/** Whether what is done in one session is done before what is done in another, or can be in the same. */
-export const comesBefore = (before: RotaSession, after: RotaSession): boolean =>
-  before.id === after.id || before.on < after.on || (before.on === after.on && before.to <= after.from);
 
 /** Heads, and children for those who look after them. What is fixed by hand may overfill a session; then nobody else comes. */
 export function roomRows(
@@ -314,26 +312,6 @@ function enoughToDo(
     0,
     any,
   );
-}
-
-/** What comes before a task is done in an earlier session, or in the same one. */
-function orderRows(problem: RotaProblem, mip: Mip, placesBy: Map<string, RotaModel['places']>): void {
-  const waiting = new Set(problem.tasks.map(({ id }) => id));
-  for (const task of problem.tasks) {
-    for (const before of task.after) {
-      if (!waiting.has(before)) continue;
-      const first = placesBy.get(before) ?? [];
-      for (const { session, column } of placesBy.get(task.id) ?? []) {
-        const earlier = first.filter((place) => comesBefore(place.session, session));
-        mip.row(
-          `order ${before} ${task.id} ${session.id}`,
-          [...earlier.map((place): Term => [place.column, 1]), [column, -1]],
-          0,
-          any,
-        );
-      }
-    }
-  }
 }
 
 /** Nobody is in two places at once, nor works more in a week than they want to. What is fixed by hand may exceed it. */

@@ -10,7 +10,7 @@ import {
   weekOf,
   workedMinutes,
 } from './eligible.ts';
-import { comesBefore } from './model.ts';
+import { comesBefore } from './oneAfterAnother.ts';
 import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 import { Seating } from './seating.ts';
 

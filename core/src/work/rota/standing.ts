@@ -1,5 +1,5 @@
 import { hindranceOf, isInWindow } from './eligible.ts';
-import { comesBefore } from './model.ts';
+import { comesBefore } from './oneAfterAnother.ts';
 import type { RotaProblem } from './problem.ts';
 
 /**

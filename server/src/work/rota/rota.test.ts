@@ -7,6 +7,7 @@ import {
   idleRota,
   makeRota,
   type RotaProblem,
+  type RotaSession,
   rotaModel,
   valuesOf,
   whoComes,
@@ -17,6 +18,8 @@ import {
   isThere,
   randomGarden,
   somePerson,
+  someProblem,
+  someSession,
   someTask,
   worthsOf,
 } from '@unity-acre/core/work/rota/testing';
@@ -139,6 +142,27 @@ describe('the best rota', () => {
       expect(repaired.goals[1]!.worth).toBe(after.promised.length);
     }
   });
+});
+
+it('puts no more into a session than can be done there one after another, and all of it where there is time', async () => {
+  const tasks = [
+    someTask('dig', { minutes: 100, most: 1 }),
+    someTask('sow', { minutes: 90, most: 1, after: ['dig'] }),
+    someTask('net', { minutes: 30, most: 1, after: ['sow'] }),
+  ];
+  const people = ['ada', 'bo', 'cy'].map((id) => somePerson(id));
+  const made = async (...sessions: RotaSession[]) => {
+    const problem = someProblem({ sessions, people, tasks });
+    const rota = await makeRota(problem, highs);
+    expect(brokenRules(problem, rota)).toEqual([]);
+    return rota.placed.map(({ taskId, sessionId }) => `${taskId} ${sessionId}`).sort();
+  };
+  const sat = someSession('sat', '2026-05-23');
+  const sun = someSession('sun', '2026-05-24');
+  // Two hours are 102 minutes of work: one of the three fits, on two days two do; four and a half hours have room for all.
+  expect(await made(sat)).toEqual(['dig sat']);
+  expect(await made(sat, sun)).toEqual(['dig sat', 'sow sun']);
+  expect(await made({ ...sat, to: '13:30' })).toEqual(['dig sat', 'net sat', 'sow sat']);
 });
 
 describe('who comes, where the days of the work are given', () => {
