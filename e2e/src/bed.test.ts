@@ -141,3 +141,34 @@ describe('a sowing', () => {
     await until(async () => (await left()) === there);
   });
 });
+
+it('says on its cards how the garden does it, once that is chosen', async () => {
+  const task = (await list<{ id: string; kind: string }>('tasks?year=2026')).find(
+    ({ kind }) => kind === 'thin',
+  )!;
+  await hand.open(`/sessions/card/${task.id}`);
+  await hand.reads(w.practice.snipNotPull);
+  await hand.open('/garden/rules');
+  await hand.choose(w.practices.thinningBy.name, w.practices.thinningBy.choice.pull);
+  await hand.press(w.kit.save);
+  await hand.reads(w.climate.rules.saved);
+  await hand.open(`/sessions/card/${task.id}`);
+  await hand.reads(w.practice.pullGently);
+  await hand.readsNot(w.practice.snipNotPull);
+});
+
+it('takes a variety of the garden’s own from the planner, and grows it as it says', async () => {
+  const bed = await bedId('Trial bed');
+  await hand.open(`/ground/${bed}/plan?crop=tomato`);
+  const { ownVariety } = w.season;
+  await hand.press(ownVariety.add);
+  await hand.write(ownVariety.name, 'Slicing');
+  await hand.press(w.kit.save);
+  await hand.reads('This crop has a variety of that name already.');
+  await hand.write(ownVariety.name, 'Porch dwarf');
+  await hand.write(ownVariety.height, '20 in');
+  await hand.choose(ownVariety.support, ownVariety.supports.none);
+  await hand.press(w.kit.save);
+  await hand.reads('20 in tall');
+  expect(await hand.chosen(w.season.variety)).toBe('porch-dwarf');
+});

@@ -1,4 +1,5 @@
 import { isTimeZone } from '@unity-acre/core/calendar';
+import { type PracticeSchool, practiceSchools } from '@unity-acre/core/crops';
 import { type GroundRules as GroundUse, pathWidths, reaches } from '@unity-acre/core/ground';
 import { type Climate, frostsInOrder, skipReasons, stationUnits } from '@unity-acre/core/place';
 import {
@@ -80,6 +81,18 @@ const one = <const T extends readonly number[]>(values: T) =>
     .max(1000)
     .refine((value) => values.includes(value), 'notOffered');
 
+const practiceShapes = {
+  slowSeed: z.enum(practiceSchools.slowSeed),
+  seedCover: z.enum(practiceSchools.seedCover),
+  thinningBy: z.enum(practiceSchools.thinningBy),
+  coiledRoots: z.enum(practiceSchools.coiledRoots),
+  onionDepth: z.enum(practiceSchools.onionDepth),
+  feeding: z.enum(practiceSchools.feeding),
+  slugs: z.enum(practiceSchools.slugs),
+  digging: z.enum(practiceSchools.digging),
+  weeds: z.enum(practiceSchools.weeds),
+} satisfies Record<PracticeSchool, z.ZodType>;
+
 /** How the garden does things where growers disagree. */
 export const rulesInput = z.strictObject({
   frostRisk: one(frostRisks),
@@ -89,6 +102,8 @@ export const rulesInput = z.strictObject({
   shortDays: one(shortDayAllowances),
   thinning: z.enum(thinningSchools),
   evidence: z.enum(evidenceSchools),
+  /** how steps are done, where that is not as usual */
+  practices: z.strictObject(practiceShapes).partial().optional(),
 });
 
 /** Who uses the ground and so what is wide or narrow, and which way the plan lies. */

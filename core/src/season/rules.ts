@@ -1,3 +1,5 @@
+import type { ChosenPractices } from '../crops/index.ts';
+
 /** How a garden does things where growers disagree. Each choice is a school of the trade. */
 export interface HouseRules {
   /** share of springs in which a frost may still catch what stands outdoors; nights must be steady in the others */
@@ -11,6 +13,8 @@ export interface HouseRules {
   thinning: ThinningSchool;
   /** how sure one wants to be of what is said about neighbours */
   evidence: EvidenceSchool;
+  /** how steps are done, where that is not as usual */
+  practices?: ChosenPractices | undefined;
 }
 
 export const frostRisks = [0.1, 0.25, 0.5] as const;
@@ -54,4 +58,4 @@ export const ruleSchools = {
   shortDays: shortDayAllowances,
   thinning: thinningSchools,
   evidence: evidenceSchools,
-} satisfies { [Name in keyof HouseRules]: readonly HouseRules[Name][] };
+} satisfies { [Name in Exclude<keyof HouseRules, 'practices'>]: readonly HouseRules[Name][] };

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { expect, it } from 'vitest';
 import { addDays, type Day } from '../calendar/index.ts';
-import { type AtHand, plainCatalogue } from '../crops/index.ts';
+import { type AtHand, plainCatalogue, usualPractices } from '../crops/index.ts';
 import type { Milestone } from '../season/index.ts';
 import { toHaveReady } from './toHaveReady.ts';
 
@@ -13,6 +13,7 @@ const cabbage: AtHand = {
     length: 7.3152,
     rows: 3,
     plants: 30,
+    practices: usualPractices,
   },
 };
 const step = (kind: Milestone['kind'], on: Day, done = false) => ({ kind, on, done }) as Milestone;

@@ -20,6 +20,8 @@ import changesEn from '../log/changes.en.json' with { type: 'json' };
 import changesEs from '../log/changes.es.json' with { type: 'json' };
 import climateEn from '../place/climate/words.en.json' with { type: 'json' };
 import climateEs from '../place/climate/words.es.json' with { type: 'json' };
+import practicesEn from '../place/rules/practices.en.json' with { type: 'json' };
+import practicesEs from '../place/rules/practices.es.json' with { type: 'json' };
 import reasonsEn from '../season/explain/reasons.en.json' with { type: 'json' };
 import reasonsEs from '../season/explain/reasons.es.json' with { type: 'json' };
 import findingsEn from '../season/judge/findings.en.json' with { type: 'json' };
@@ -50,6 +52,7 @@ export const allWords = {
     cards: cardsEn,
     materials: materialsEn,
     practice: practiceEn,
+    practices: practicesEn,
     changes: changesEn,
     climate: climateEn,
     crops: cropsEn,
@@ -73,6 +76,7 @@ export const allWords = {
     cards: cardsEs,
     materials: materialsEs,
     practice: practiceEs,
+    practices: practicesEs,
     changes: changesEs,
     climate: climateEs,
     crops: cropsEs,

@@ -7,6 +7,8 @@ import {
   plainCatalogue,
   practiceCodes,
   practiceFor,
+  practiceSchools,
+  practicesOf,
 } from '@unity-acre/core/crops';
 import { entryKinds } from '@unity-acre/core/log';
 import { almanacOf, climateOfFrosts, climateOfNormals, skipReasons, yearSoFar } from '@unity-acre/core/place';
@@ -55,14 +57,18 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     const said: Record<string, string> = words.practice;
     const known = new Set(Object.keys(said).map((key) => key.replace(/_(one|other)$/, '')));
     expect([...known].sort()).toEqual([...practiceCodes].sort());
+    const everyWay = Object.entries(practiceSchools).flatMap(([school, ways]) =>
+      ways.map((way) => practicesOf({ [school]: way })),
+    );
     const given = new Map<string, Set<string>>();
     for (const crop of plainCatalogue.crops)
       for (const method of crop.methods)
         for (const kind of taskKinds)
-          for (const { code, ...facts } of practiceFor(kind, {
-            ...{ crop, method, width: 0.7, length: 3, rows: 1, plants: 9 },
-          }))
-            given.set(code, new Set([...(given.get(code) ?? []), ...Object.keys(facts)]));
+          for (const practices of everyWay)
+            for (const { code, ...facts } of practiceFor(kind, {
+              ...{ crop, method, width: 0.7, length: 3, rows: 1, plants: 9, practices },
+            }))
+              given.set(code, new Set([...(given.get(code) ?? []), ...Object.keys(facts)]));
     const blanks = {
       ...{ count: ['count'], length: ['length'], width: ['width'], volume: ['volume'], spoons: ['spoons'] },
       warmth: ['from', 'to'],
@@ -75,6 +81,14 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
       );
       expect(facts.has('count'), code).toBe(said[code] === undefined);
     }
+  });
+
+  it('all ways in which gardens differ have words, and no word is left over', () => {
+    const { title, lead, rule, ...said } = words.practices;
+    expect([title, lead, rule].every(Boolean)).toBe(true);
+    expect(Object.keys(said).sort()).toEqual(Object.keys(practiceSchools).sort());
+    for (const [school, ways] of Object.entries(practiceSchools))
+      expect(Object.keys(said[school as keyof typeof said].choice), school).toEqual([...ways]);
   });
 
   it('all rounds have a name, and those that are hazardous say of what to beware', () => {

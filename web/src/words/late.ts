@@ -56,6 +56,10 @@ export const lateWords = {
     en: () => import('../crew/plots/words.en.json'),
     es: () => import('../crew/plots/words.es.json'),
   },
+  practices: {
+    en: () => import('../place/rules/practices.en.json'),
+    es: () => import('../place/rules/practices.es.json'),
+  },
   reasons: {
     en: () => import('../season/explain/reasons.en.json'),
     es: () => import('../season/explain/reasons.es.json'),

@@ -3,11 +3,12 @@ import { type MaterialNeed, materialsFor } from '@unity-acre/core/crops';
 import { asPlanted } from '@unity-acre/core/season';
 import { isRoundKind } from '@unity-acre/core/work';
 import { useCatalogue } from '../crops/catalogue.ts';
-import { datesAlone, useBothSeasons, useList } from '../garden/index.ts';
+import { datesAlone, useBothSeasons, useHere, useList } from '../garden/index.ts';
 import { atHandOf } from './atHand.ts';
 
 /** What work at plantings takes besides tools; nothing until the plan is known. */
 export function useMaterialNeeds(): (task: TaskView) => MaterialNeed[] {
+  const { garden } = useHere();
   const catalogue = useCatalogue();
   const plantings = useBothSeasons('plantings', datesAlone).data;
   const beds = useList('beds').data;
@@ -16,6 +17,6 @@ export function useMaterialNeeds(): (task: TaskView) => MaterialNeed[] {
     const crop = planting && catalogue.crop(planting.cropId);
     const bed = planting && beds?.find(({ id }) => id === planting.bedId);
     if (isRoundKind(kind) || !crop || !bed) return [];
-    return materialsFor(kind, atHandOf(asPlanted(crop, planting), planting, bed).at);
+    return materialsFor(kind, atHandOf(asPlanted(crop, planting), planting, bed, garden.rules).at);
   };
 }

@@ -12,6 +12,14 @@ export {
 } from './materials.ts';
 export type { AtHand, PracticeFacts, PracticeKind } from './practice.ts';
 export type { PracticeCode } from './rows.ts';
+export {
+  type ChosenPractices,
+  type PracticeSchool,
+  type Practices,
+  practiceSchools,
+  practicesOf,
+  usualPractices,
+} from './schools.ts';
 
 export const practiceCodes = Object.keys(practiceRows) as [PracticeCode, ...PracticeCode[]];
 

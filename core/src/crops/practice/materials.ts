@@ -1,5 +1,5 @@
 import { toMetres } from '../../units/index.ts';
-import { isCucurbit, isSlow, not, supportedBy } from './of.ts';
+import { both, does, isCucurbit, isEatenBySlugs, isSlow, not, supportedBy } from './of.ts';
 import type { AtHand, PracticeKind } from './practice.ts';
 
 /** What a material is measured in: pieces, metres, cubic metres, or tablespoons. */
@@ -29,6 +29,11 @@ const SQUARE_FOOT_M2 = toMetres(1, 'ft') ** 2;
 /** Straw or leaves lie two to three inches deep (KNOWLEDGE 4.1). */
 const MULCH_M = toMetres(2.5, 'in');
 
+/** Compost spread as a feed: half an inch. Common practice, no source. */
+const FEED_COMPOST_M = toMetres(0.5, 'in');
+/** A trap for each four feet by four (KNOWLEDGE 4.1, 8). */
+const TRAP_M2 = toMetres(4, 'ft') ** 2;
+
 const isHeavy = ({ crop }: AtHand) => crop.feeding === 'heavy';
 const tablespoons = ({ width, length }: AtHand) =>
   Math.max(1, Math.ceil((width * length) / SQUARE_FOOT_M2 - 1e-9));
@@ -42,7 +47,7 @@ export const materialRows = {
   labels: { kinds: ['startIndoors', 'sow', 'setOut'], unit: 'count', amount: () => 1 },
   boards: {
     kinds: ['sow'],
-    of: isSlow,
+    of: both(isSlow, does('slowSeed', 'board')),
     unit: 'length',
     backAt: 'emerge',
     amount: (at) => at.rows * at.length,
@@ -90,8 +95,31 @@ export const materialRows = {
     amount: ({ length }) => length + 2 * NET_BEYOND_M,
   },
   straw: { kinds: ['mulch'], unit: 'volume', amount: ({ width, length }) => width * length * MULCH_M },
-  granular: { kinds: ['feed'], of: not(isCucurbit), unit: 'spoons', amount: tablespoons },
-  fruitFeed: { kinds: ['feed'], of: isCucurbit, unit: 'spoons', amount: tablespoons },
+  granular: {
+    kinds: ['feed'],
+    of: both(not(isCucurbit), does('feeding', 'granular')),
+    unit: 'spoons',
+    amount: tablespoons,
+  },
+  fruitFeed: {
+    kinds: ['feed'],
+    of: both(isCucurbit, not(does('feeding', 'compost'))),
+    unit: 'spoons',
+    amount: tablespoons,
+  },
+  feedCompost: {
+    kinds: ['feed'],
+    of: does('feeding', 'compost'),
+    unit: 'volume',
+    amount: ({ width, length }) => width * length * FEED_COMPOST_M,
+  },
+  slugTraps: {
+    kinds: ['sow', 'setOut'],
+    of: both(isEatenBySlugs, does('slugs', 'traps')),
+    unit: 'count',
+    backAt: 'clear',
+    amount: ({ width, length }) => Math.max(1, Math.ceil((width * length) / TRAP_M2 - 1e-9)),
+  },
 } as const satisfies Record<string, MaterialRow>;
 
 export type Material = keyof typeof materialRows;

@@ -1,4 +1,5 @@
 import type { AtHand } from './practice.ts';
+import type { PracticeSchool, Practices } from './schools.ts';
 
 /* What tells the crops apart by how they are handled. */
 
@@ -52,3 +53,15 @@ export const picked =
 export const isLifted = is('leek', 'scallion');
 export const isSnapped = is('asparagus', 'rhubarb', 'brussels-sprouts');
 export const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
+/** Where the garden does it in one of these ways. */
+export const does =
+  <School extends PracticeSchool>(school: School, ...ways: Practices[School][]) =>
+  ({ practices }: AtHand) =>
+    ways.includes(practices[school]);
+export const both =
+  (...each: ((at: AtHand) => boolean)[]) =>
+  (at: AtHand) =>
+    each.every((one) => one(at));
+/** What slugs eat first while it is small. Common practice, no source. */
+export const isEatenBySlugs = (at: AtHand) =>
+  isFamily('brassicas', 'legumes')(at) || is('lettuce', 'chard', 'basil', 'marigold', 'sunflower')(at);

@@ -8,14 +8,26 @@ import {
   materialsFor,
   type PracticeCode,
   type PracticeKind,
+  type Practices,
   practiceCodes,
   practiceFor,
+  practiceSchools,
+  practicesOf,
   totalled,
+  usualPractices,
 } from './index.ts';
 import { practiceRows } from './rows.ts';
 
 const at = (id: string, method: Method = 'sowInPlace', length = 7.3, width = 0.55): AtHand => ({
-  ...{ crop: plainCatalogue.crop(id)!, method, width, length, rows: 1, plants: 12 },
+  ...{
+    crop: plainCatalogue.crop(id)!,
+    method,
+    width,
+    length,
+    rows: 1,
+    plants: 12,
+    practices: usualPractices,
+  },
 });
 const codes = (kind: PracticeKind, id: string, method?: Method): PracticeCode[] =>
   practiceFor(kind, at(id, method)).map(({ code }) => code);
@@ -209,7 +221,15 @@ it('has a way for every kind of work with every crop, in hand-sized steps, and n
   for (const crop of plainCatalogue.crops)
     for (const method of crop.methods)
       for (const kind of kinds) {
-        const lines = practiceFor(kind, { crop, method, width: 0.3, length: 0.3, rows: 1, plants: 1 });
+        const lines = practiceFor(kind, {
+          crop,
+          method,
+          width: 0.3,
+          length: 0.3,
+          rows: 1,
+          plants: 1,
+          practices: usualPractices,
+        });
         expect(lines.length, `${kind} ${crop.id}`).toBeGreaterThanOrEqual(2);
         expect(lines.length, `${kind} ${crop.id}`).toBeLessThanOrEqual(14);
         for (const { code, count, length, volume, spoons } of lines) {
@@ -222,19 +242,89 @@ it('has a way for every kind of work with every crop, in hand-sized steps, and n
       }
 });
 
+/** Each way in which a garden may differ from the usual, one at a time. */
+const everyWay: Practices[] = Object.entries(practiceSchools).flatMap(([school, ways]) =>
+  ways.map((way) => practicesOf({ [school]: way })),
+);
+
 it('has no line that is for nobody', () => {
   for (const code of practiceCodes) {
     const isUsed = plainCatalogue.crops.some((crop) =>
-      [...crop.methods].some((method) =>
-        kinds.some((kind) =>
-          practiceFor(kind, { crop, method, width: 0.7, length: 3, rows: 1, plants: 10 }).some(
-            (one) => one.code === code,
-          ),
+      crop.methods.some((method) =>
+        everyWay.some((practices) =>
+          kinds.some((kind) => {
+            const of = { crop, method, width: 0.7, length: 3, rows: 1, plants: 10, practices };
+            return practiceFor(kind, of).some((one) => one.code === code);
+          }),
         ),
       ),
     );
     expect(isUsed, code).toBe(true);
   }
+});
+
+// KNOWLEDGE 3.5, 4.1 and 8: where growers disagree, the garden's card says one way, and only that.
+describe('a garden that does it another way', () => {
+  const said = (kind: PracticeKind, id: string, chosen: Partial<Practices>, method?: Method) =>
+    practiceFor(kind, { ...at(id, method), practices: practicesOf(chosen) }).map(({ code }) => code);
+  const only = (lines: readonly string[], all: readonly string[]) => all.filter((one) => lines.includes(one));
+
+  it('keeps carrots moist under a board, under shavings, or sows them sprouted', () => {
+    const ways = ['boardOver', 'shavingsOver', 'preSprout'];
+    expect(only(said('sow', 'carrot', {}), ways)).toEqual(['boardOver']);
+    expect(only(said('sow', 'carrot', { slowSeed: 'shavings' }), ways)).toEqual(['shavingsOver']);
+    expect(only(said('sow', 'carrot', { slowSeed: 'preSprouted' }), ways)).toEqual(['preSprout']);
+    expect(said('keepMoist', 'carrot', { slowSeed: 'shavings' })).not.toContain('lookUnderBoard');
+    const shavings = { ...at('carrot'), practices: practicesOf({ slowSeed: 'shavings' }) };
+    expect(materialsFor('sow', shavings).map(({ material }) => material)).not.toContain('boards');
+  });
+
+  it('snips or pulls, opens coiled roots or leaves them, shows tips of onions or buries them', () => {
+    const thinned = ['snipNotPull', 'pullGently'];
+    expect(only(said('thin', 'beet', {}), thinned)).toEqual(['snipNotPull']);
+    expect(only(said('thin', 'beet', { thinningBy: 'pull' }), thinned)).toEqual(['pullGently']);
+    expect(said('setOut', 'tomato', { coiledRoots: 'leave' }, 'startIndoors')).not.toContain('openCoils');
+    // Squash slides out untouched in every school.
+    expect(said('setOut', 'zucchini', { coiledRoots: 'open' }, 'startIndoors')).toContain('slideOut');
+    expect(said('setOut', 'onion', { onionDepth: 'deep' }, 'setPlants')).toContain('tipsUnder');
+    expect(said('setOut', 'onion', { onionDepth: 'deep' }, 'setPlants')).not.toContain('tipsShowing');
+  });
+
+  it('feeds by the spoon, with compost, or with what is dissolved, and never two of them', () => {
+    const feeds = ['granular', 'compostRound', 'liquidFeed', 'fruitFeed'];
+    expect(only(said('feed', 'cabbage', {}), feeds)).toEqual(['granular']);
+    expect(only(said('feed', 'cabbage', { feeding: 'compost' }), feeds)).toEqual(['compostRound']);
+    expect(only(said('feed', 'cabbage', { feeding: 'liquid' }), feeds)).toEqual(['liquidFeed']);
+    expect(only(said('feed', 'cucumber', { feeding: 'compost' }), feeds)).toEqual(['compostRound']);
+    expect(only(said('feed', 'cucumber', { feeding: 'liquid' }), feeds)).toEqual(['fruitFeed']);
+  });
+
+  it('catches slugs, baits them, or waits until plants are big, where slugs come', () => {
+    const slugs = ['slugTraps', 'slugBait', 'slugHoldBack'];
+    expect(only(said('setOut', 'cabbage', {}, 'startIndoors'), slugs)).toEqual(['slugTraps']);
+    expect(only(said('setOut', 'cabbage', { slugs: 'bait' }, 'startIndoors'), slugs)).toEqual(['slugBait']);
+    expect(only(said('setOut', 'cabbage', { slugs: 'holdBack' }, 'startIndoors'), slugs)).toEqual([
+      'slugHoldBack',
+    ]);
+    expect(only(said('setOut', 'tomato', {}, 'startIndoors'), slugs)).toEqual([]);
+    // One for four feet by four: a bed of 4 ft by 24 ft has six.
+    expect(
+      line('setOut', 'cabbage', 'slugTraps', at('cabbage', 'startIndoors', 7.3152, 1.2192)),
+    ).toMatchObject({
+      count: 6,
+    });
+  });
+
+  it('still has a card without holes for every crop and kind of work', () => {
+    for (const practices of everyWay)
+      for (const crop of plainCatalogue.crops)
+        for (const method of crop.methods)
+          for (const kind of kinds) {
+            const of = { crop, method, width: 0.7, length: 3, rows: 1, plants: 10, practices };
+            const lines = practiceFor(kind, of).length;
+            expect(lines >= 2 && lines <= 15, `${kind} ${crop.id} ${lines}`).toBe(true);
+          }
+  });
 });
 
 describe('what work takes besides tools', () => {
@@ -251,7 +341,7 @@ describe('what work takes besides tools', () => {
     expect(need('support', { ...at('tomato', 'startIndoors'), plants: 9 })).toMatchObject(
       plainCatalogue.crop('tomato')!.support === 'cage' ? { cages: 9 } : { stakes: 9 },
     );
-    expect(need('sow', at('pea'))).toEqual({ labels: 1 });
+    expect(need('sow', at('sweet-corn'))).toEqual({ labels: 1 });
     expect(need('sow', { ...at('carrot'), rows: 4, length: 2 })).toMatchObject({ boards: 8 });
   });
 
@@ -266,7 +356,15 @@ describe('what work takes besides tools', () => {
     for (const crop of plainCatalogue.crops)
       for (const method of crop.methods)
         for (const kind of kinds) {
-          const small = { crop, method, width: 0.3, length: 0.3, rows: 1, plants: 1 };
+          const small = {
+            crop,
+            method,
+            width: 0.3,
+            length: 0.3,
+            rows: 1,
+            plants: 1,
+            practices: usualPractices,
+          };
           for (const { material, amount } of materialsFor(kind, small))
             expect(amount, `${material} ${crop.id}`).toBeGreaterThan(0);
         }

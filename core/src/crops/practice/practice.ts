@@ -1,5 +1,6 @@
 import type { Crop } from '../crop.ts';
 import type { Method } from '../kinds.ts';
+import type { Practices } from './schools.ts';
 
 /** A kind of work at a planting that has a way to do it. */
 export type PracticeKind =
@@ -30,6 +31,8 @@ export interface AtHand {
   length: number;
   rows: number;
   plants: number;
+  /** how the garden does things */
+  practices: Practices;
 }
 
 /** What a line says in numbers, in the units of the core; the screen turns them into the garden's own. */

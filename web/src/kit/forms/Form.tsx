@@ -41,6 +41,8 @@ export function Form<Values extends FieldValues>({
     [errors, refused, clashes, settle],
   );
   const submit = async (event: React.FormEvent) => {
+    // A form in a sheet that was opened from within another form is sent alone: React hands its event on to that one too.
+    event.stopPropagation();
     await of.submit(event);
     // Whoever sent it is led to the first field that wants another look.
     requestAnimationFrame(() =>

@@ -6,7 +6,7 @@ import { allWords } from '../../words/all.ts';
 import { Select } from '../controls/index.ts';
 import { Refused } from '../refused.ts';
 import { FootedForm, Sheet } from '../screens/index.ts';
-import { Field, useBodyForm } from './index.ts';
+import { Field, Form, useBodyForm } from './index.ts';
 
 const w = allWords.en.kit;
 const schema = z.object({ name: z.string().min(1, 'required'), note: z.string(), kind: z.string() });
@@ -256,4 +256,35 @@ describe('a sheet with a form', () => {
     expect(onClose).toHaveBeenCalled();
     expect(Object.keys(sessionStorage)).toEqual([]);
   });
+});
+
+/** A form with a sheet in it that holds a form of its own. */
+function Outer({ send, children }: { send: Send; children: React.ReactNode }) {
+  const form = useBodyForm({
+    draft: null,
+    schema: z.object({ outer: z.string() }),
+    defaults: { outer: 'kept' },
+    toBody: (values) => values,
+    send,
+  });
+  return (
+    <Form of={form}>
+      <Sheet open title="Another" onClose={() => undefined}>
+        {children}
+      </Sheet>
+    </Form>
+  );
+}
+
+it('is sent alone from a sheet that was opened from within another form', async () => {
+  const [inner, outer] = [accepts(), accepts()];
+  render(
+    <Outer send={outer}>
+      <BedForm bed={row} send={inner} />
+    </Outer>,
+  );
+  await userEvent.type(screen.getByLabelText('Note'), 'Sunny');
+  await save();
+  expect(inner).toHaveBeenCalledTimes(1);
+  expect(outer).not.toHaveBeenCalled();
 });

@@ -19,6 +19,7 @@ import { useShownField } from '../../kit/formContext.ts';
 import { Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Screen } from '../../kit/screens/index.ts';
 import { GardenPaths } from '../GardenPaths.tsx';
+import { PracticeFields, practicesIn } from './PracticeFields.tsx';
 import { type Effect, effectsOf, effectUnder, type RuleName } from './ruleEffects.ts';
 
 const choices: { [Name in RuleName]: readonly RulesInput[Name][] } = ruleSchools;
@@ -26,7 +27,7 @@ const names = Object.keys(choices) as RuleName[];
 
 /** How the garden does things where growers disagree; each rule shows what it does before it is saved. */
 export default function RulesPage() {
-  const { t } = useTranslation(['place', 'climate', 'kit']);
+  const { t } = useTranslation(['place', 'climate', 'kit', 'practices']);
   const { garden } = useHere();
   const coordinates = useCoordinates();
   const save = useWrite('saveRules', () => t('climate:rules.saved'));
@@ -40,7 +41,13 @@ export default function RulesPage() {
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });
   const rules = form.watch();
-  const changed = names.filter((name) => rules[name] !== garden.rules[name]);
+  const isSameWay = JSON.stringify(practicesIn(rules)) === JSON.stringify(practicesIn(garden.rules));
+  const changed = [
+    ...names
+      .filter((name) => rules[name] !== garden.rules[name])
+      .map((name) => t(`climate:rule.${name}.name`)),
+    ...(isSameWay ? [] : [t('practices:title')]),
+  ];
   return (
     <Screen title={t('place:page.rules')} className="flex flex-col gap-7">
       <GardenPaths />
@@ -55,6 +62,11 @@ export default function RulesPage() {
             readOnly={!coordinates}
           />
         ))}
+        <PracticeFields
+          rules={rules}
+          onChoose={(practices) => form.put({ practices })}
+          readOnly={!coordinates}
+        />
         <FormFaults />
         {coordinates && (
           <div className="sticky bottom-16 flex flex-wrap items-center gap-3 border-line-strong border-t bg-frost py-3 sm:bottom-0">
@@ -65,7 +77,7 @@ export default function RulesPage() {
             <span className="text-ink-soft">
               {changed.length > 0
                 ? t('climate:rules.changed', {
-                    rules: changed.map((name) => t(`climate:rule.${name}.name`)).join(', '),
+                    rules: changed.join(', '),
                   })
                 : t('climate:rules.unchanged')}
             </span>

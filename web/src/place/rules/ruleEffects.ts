@@ -10,7 +10,7 @@ import {
   sowingDepth,
 } from '@unity-acre/core/season';
 
-export type RuleName = keyof HouseRules;
+export type RuleName = Exclude<keyof HouseRules, 'practices'>;
 
 /** What a rule does to a crop: a step that moves, a depth, or a number of neighbours. */
 export type Effect =

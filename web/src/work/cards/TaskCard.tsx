@@ -1,6 +1,6 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
-import type { Crop } from '@unity-acre/core/crops';
+import { type Crop, practicesOf } from '@unity-acre/core/crops';
 import { type Amounts, asPlanted, plantedOutline, sowingDepth, spacingOf } from '@unity-acre/core/season';
 import {
   isRoundKind,
@@ -30,9 +30,12 @@ export function TaskCard({ task }: { task: TaskView }) {
 
 /** What a round is done with and with what care. */
 function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
-  const { t } = useTranslation(['day', 'people', 'cards']);
+  const { t } = useTranslation(['day', 'people', 'cards', 'practices']);
   const { area, volume } = useMeasure();
   const material = roundMaterial(kind, task.area);
+  const { garden } = useHere();
+  const school = ({ loosen: 'digging', weed: 'weeds' } as const)[kind as 'loosen' | 'weed'];
+  const way = school && practicesOf(garden.rules.practices)[school];
   const caution = roundRow(kind).isHazardous && t(`cards:${kind}.caution` as 'cards:compost.caution');
   return (
     <div className="mt-1 text-sm">
@@ -44,6 +47,13 @@ function RoundCard({ task, kind }: { task: TaskView; kind: RoundKind }) {
                 area: area(task.area),
               })
             : t('day:card.material.ground', { area: area(task.area) })}
+        </p>
+      )}
+      {way && (
+        <p>
+          {t('practices:rule', {
+            choice: t(`practices:${school}.choice.${way}` as 'practices:weeds.choice.away'),
+          })}
         </p>
       )}
       {task.note && <p>{task.note}</p>}
@@ -88,12 +98,13 @@ function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
   const spots = useSpots(task.plantingId ? [task.plantingId] : []);
   const spotWords = useSpotWords();
+  const { garden } = useHere();
   if (!usual || !planting || !bed) return null;
   const spot = spots[0] && spotWords(bed, planting, spots[0].place);
   const perHole = task.seedSources[0]?.perHole ?? planting.seedsPerHole;
   const crop = asPlanted(usual, { ...planting, seedsPerHole: perHole });
   const { pattern, width, length } = planting;
-  const { at, packed } = atHandOf(crop, planting, bed);
+  const { at, packed } = atHandOf(crop, planting, bed, garden.rules);
   const { packing } = packed;
   return (
     <div className="mt-1 grid gap-x-6 gap-y-1 text-sm md:grid-cols-[minmax(0,1fr)_11rem] print:grid-cols-[minmax(0,1fr)_11rem]">

@@ -32,10 +32,12 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
       const crop = catalogue.crop(planting.cropId);
       const bed = beds.find(({ id }) => id === planting.bedId);
       if (!crop || !bed) return [];
-      return [{ at: atHandOf(asPlanted(crop, planting), planting, bed).at, steps: planting.steps }];
+      return [
+        { at: atHandOf(asPlanted(crop, planting), planting, bed, garden.rules).at, steps: planting.steps },
+      ];
     });
     return toHaveReady(supplied, garden.today, until);
-  }, [plantings, beds, catalogue, garden.today, until]);
+  }, [plantings, beds, catalogue, garden.rules, garden.today, until]);
   if (!ready) return null;
   const ownOf = (material: string) => tools.find(({ name }) => name === material)?.count ?? 0;
   return (
