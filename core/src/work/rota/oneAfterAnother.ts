@@ -16,7 +16,7 @@ type Term = [column: number, times: number];
 const MOST_PATHS = 500;
 
 /** Minutes a task lasts at the least: as many practised people are at it as there may be. */
-export const lastsAtLeast = (task: RotaTask, session: RotaSession): number =>
+const lastsAtLeast = (task: RotaTask, session: RotaSession): number =>
   costOf(task, session) / Math.max(1, task.most);
 
 /**
