@@ -18,6 +18,20 @@ const screen = (
   },
 });
 
+/** Whose words stand on cards. */
+const ofCards = [
+  'rota',
+  'day',
+  'cards',
+  'practice',
+  'practices',
+  'materials',
+  'season',
+  'crops',
+  'people',
+  'ground',
+] as const;
+
 const routes: RouteObject[] = [
   {
     errorElement: <Lost />,
@@ -113,38 +127,8 @@ const routes: RouteObject[] = [
           ),
           screen('sessions/hours', () => import('../work/hours/HoursPage.tsx'), 'rota', 'day'),
           screen('sessions/tools', () => import('../work/care/ToolsPage.tsx'), 'rota', 'materials'),
-          screen(
-            'sessions/card/:taskId',
-            () => import('../work/cards/CardPage.tsx'),
-            ...([
-              'rota',
-              'day',
-              'cards',
-              'practice',
-              'practices',
-              'materials',
-              'season',
-              'crops',
-              'people',
-              'ground',
-            ] as const),
-          ),
-          screen(
-            'sessions/:id',
-            () => import('../work/day/SessionDay.tsx'),
-            ...([
-              'rota',
-              'day',
-              'cards',
-              'practice',
-              'practices',
-              'materials',
-              'season',
-              'crops',
-              'people',
-              'ground',
-            ] as const),
-          ),
+          screen('sessions/card/:taskId', () => import('../work/cards/CardPage.tsx'), ...ofCards),
+          screen('sessions/:id', () => import('../work/day/SessionDay.tsx'), ...ofCards),
           screen('log', () => import('../log/LogBook.tsx'), 'season', 'changes'),
           screen('garden', () => import('../place/setup/GardenSetUp.tsx'), 'climate'),
           screen('garden/climate', () => import('../place/climate/ClimatePage.tsx'), 'climate'),
