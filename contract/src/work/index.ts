@@ -223,10 +223,19 @@ export const written = z.object({ messages: z.number().int() });
 export const frostQuery = z.object({ on: day, from: clockTime, to: clockTime });
 /** What frost would harm, the cloth it takes, and who could come to lay it. */
 export const frostWatch = z.object({
-  /** foretold minima, °C, and by how much they may err */
+  /** minima foretold for the garden, °C, and by how much they may err */
   nights: z.array(z.object({ on: day, low: z.number(), give: z.number() })),
   covers: z.array(
-    z.object({ bedId: id, cropIds: z.array(z.string()), width: z.number(), length: z.number() }),
+    z.object({
+      bedId: id,
+      cropIds: z.array(z.string()),
+      /** metres from the near end of the bed to the first plants under it */
+      from: z.number(),
+      width: z.number(),
+      length: z.number(),
+      /** the lowest that is foretold in its bed, °C */
+      lowC: z.number(),
+    }),
   ),
   people: z.array(
     z.object({

@@ -71,3 +71,40 @@ it('refuses a day that is past, and people who are not here', async () => {
   expect(await refused({ on: '2026-05-19' })).toEqual(['on inThePast']);
   expect(await refused({ personIds: [] })).toEqual([expect.stringContaining('personIds')]);
 });
+
+it('goes by how cold each bed is, covers hardy crops in a night they do not stand, and each run of plants by itself', async () => {
+  const there = await Harness.open();
+  there.clock.time = Date.UTC(2026, 2, 20, 17);
+  const own = await there.setUp();
+  const length = 9;
+  const [mild, hollow] = [
+    (await own.bed({ name: 'Mild', x: 0, length, offsetC: 6 })).id,
+    (await own.bed({ name: 'Hollow', x: 5, length, offsetC: -6 })).id,
+  ];
+  const lettuce = { cropId: 'lettuce', varietyId: 'leaf', method: 'sowInPlace', length: 2 } as const;
+  const standing = async (bedId: string, at: { x: number; y: number }) => {
+    const { id } = await own.planting(bedId, { ...lettuce, at });
+    await own.entry({ kind: 'sowing', plantingId: id, on: '2026-03-05' } as never);
+    await own.entry({ kind: 'emergence', plantingId: id, on: '2026-03-20' } as never);
+  };
+  await standing(mild, { x: 0, y: 0 });
+  await standing(hollow, { x: 0, y: 0 });
+  await standing(hollow, { x: 0, y: 6 });
+  // Each garden's station foretells other weather: wait for a frost that is light, and hard only in the hollow.
+  const watch = () => own.ok('frostWatch', { query: { ...when, on: '2026-05-31' } });
+  const lowest = ({ nights }: Awaited<ReturnType<typeof watch>>) =>
+    Math.min(...nights.map(({ low, give }) => low - give));
+  let seen = await watch();
+  while (lowest(seen) < -10 || lowest(seen) > 1) {
+    there.clock.time += 24 * 3600 * 1000;
+    seen = await watch();
+  }
+  const { covers } = seen;
+  // Lettuce stands a light frost: only in the hollow is it too cold for it.
+  expect(covers.map(({ bedId, from }) => [bedId, from])).toEqual([
+    [hollow, 0],
+    [hollow, 6],
+  ]);
+  expect(covers[0]!.lowC).toBeCloseTo(lowest(seen) - 6, 6);
+  await there.close();
+});

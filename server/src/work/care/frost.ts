@@ -1,18 +1,46 @@
 import { isFree } from '@unity-acre/core/crew';
+import { groupedBy } from '@unity-acre/core/maths';
 import { seasonYearOf, stationForecast } from '@unity-acre/core/place';
-import { coversFor, standsTender } from '@unity-acre/core/work';
+import { bedLayout, toLay } from '@unity-acre/core/season';
+import { coversFor, isThreatened, standsOut, type ThreatenedGround } from '@unity-acre/core/work';
 import { In } from 'typeorm';
 import { people } from '../../crew/entity.ts';
 import { Letters } from '../../crew/index.ts';
-import { beds } from '../../ground/entity.ts';
+import { type BedEntity, beds } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { byName } from '../../http/order.ts';
 import { invalid } from '../../http/refusal.ts';
+import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn, usualClimateOf } from '../../place/index.ts';
-import { schedulesOfYear } from '../../season/index.ts';
+import { type PlantingSchedule, schedulesOfYear } from '../../season/index.ts';
 import { asCalled, type SessionEntity, sessions } from '../entity.ts';
 import { sessionViews } from '../sessions/sessionViews.ts';
+
+/** The ground that plantings take, each in its place among all of its bed. */
+function groundOf(
+  threatened: readonly PlantingSchedule[],
+  scheduled: readonly PlantingSchedule[],
+  ground: ReadonlyMap<string, BedEntity>,
+  { latitude, ground: { north } }: Pick<GardenEntity, 'latitude' | 'ground'>,
+): ThreatenedGround[] {
+  const inBed = groupedBy(scheduled, ({ row }) => row.bedId);
+  const wanted = groupedBy(threatened, ({ row }) => row.bedId);
+  return [...wanted].flatMap(([bedId, own]) => {
+    const bed = ground.get(bedId);
+    if (!bed) return [];
+    // What stands for years has no first step in its later ones: it is there from the first day on.
+    const all = inBed
+      .get(bedId)!
+      .map(({ row, crop, steps }) => toLay({ ...row, crop, steps }, { seasonFirst: steps[0]!.on }));
+    const places = bedLayout(bed, all, { latitude, north });
+    return own.map(({ row: { id, cropId, width, length } }) => {
+      // What has no room left in the plan stands somewhere all the same: the whole of its bed's beginning is covered.
+      const { x, y } = places.get(id) ?? { x: 0, y: 0 };
+      return { cropId, bedId, x, y, width, length };
+    });
+  });
+}
 
 export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
   frostWatch: async ({ store, member: { garden }, query }) => {
@@ -22,7 +50,12 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
     const scheduled = await schedulesOfYear(manager, garden, seasonYearOf(garden.latitude, today), today);
     await breathe();
-    const standing = scheduled.filter(({ crop, steps }) => standsTender(crop, steps));
+    const nights = forecast.map(({ on, low, give }) => ({ on, low: low + garden.offsetC, give }));
+    const lowest = Math.min(...nights.map(({ low, give }) => low - give));
+    const lowIn = (bed: BedEntity | undefined) => lowest + (bed?.offsetC ?? 0);
+    const threatened = scheduled.filter(
+      ({ row, crop, steps }) => standsOut(steps, today) && isThreatened(crop, lowIn(ground.get(row.bedId))),
+    );
     const crew = await manager.find(people, { where: { gardenId: garden.id }, order: { name: 'ASC' } });
     const grown = crew.filter(
       ({ role, kind, waitingSince, retiredOn }) =>
@@ -30,11 +63,11 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     );
     await breathe();
     return {
-      nights: forecast.map(({ on, low, give }) => ({ on, low, give })),
-      covers: coversFor(
-        standing.map(({ row }) => row),
-        ground,
-      ),
+      nights,
+      covers: coversFor(groundOf(threatened, scheduled, ground, garden)).map((cover) => ({
+        ...cover,
+        lowC: lowIn(ground.get(cover.bedId)),
+      })),
       people: grown
         .map(({ id, name, minutesAway, availability }) => ({
           personId: id,

@@ -82,7 +82,7 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
   const navigate = useNavigate();
   const names = useCropNames();
   const beds = useList('beds').data ?? [];
-  const { length, area } = useMeasure();
+  const { length, area, temperature } = useMeasure();
   const [sessionId] = useState(() => newId());
   const call = useWrite('frostCall', ({ data }) =>
     t('frost.called', { count: form.getValues('personIds').length, title: data.title }),
@@ -139,11 +139,16 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
         <h2>{t('frost.cover')}</h2>
         <ul>
           {frost.covers.map((cover) => (
-            <li key={cover.bedId} className="flex items-center gap-4 border-line border-b py-2">
+            <li
+              key={`${cover.bedId} ${cover.from}`}
+              className="flex items-center gap-4 border-line border-b py-2"
+            >
               <Cloth cover={cover} longest={Math.max(...frost.covers.map((one) => one.length))} />
               <span>
                 <strong>{nameOf(cover.bedId)}</strong>, {sizeOf(cover)}
-                <span className="block text-ink-soft text-sm">{cropsOf(cover.cropIds)}</span>
+                <span className="block text-ink-soft text-sm">
+                  {cropsOf(cover.cropIds)} · {t('frost.downTo', { low: temperature(cover.lowC) })}
+                </span>
               </span>
             </li>
           ))}

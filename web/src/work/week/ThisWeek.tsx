@@ -1,7 +1,7 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
-import { standsTender, withBriefTogether } from '@unity-acre/core/work';
+import { standsOut, withBriefTogether } from '@unity-acre/core/work';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -188,7 +188,7 @@ function AtRisk({ plantings }: { plantings: Planting[] }) {
   const risk = freezeRisk(useAlmanac(), garden.today);
   const outdoors = plantings.filter(({ cropId, steps }) => {
     const crop = catalogue.crop(cropId);
-    return crop && standsTender(crop, steps);
+    return crop && crop.hardiness !== 'hardy' && standsOut(steps, garden.today);
   });
   const frosty = risk >= FROST_WORTH_A_WORD && outdoors.length > 0;
   if (overdue.length === 0 && !frosty) return null;
