@@ -252,9 +252,13 @@ class Check {
       const uses = tasks.flatMap((task) =>
         task.tools
           .filter((need) => need.tool === tool)
-          .map(({ per }) => cost(task, session) / (per === 'crew' ? Math.max(1, task.fewest) : 1)),
+          .map(({ per }) => ({
+            atOnce: per === 'crew' ? 1 : task.fewest,
+            minutes: cost(task, session) / (per === 'crew' ? Math.max(1, task.fewest) : 1),
+          })),
       );
-      if (sum(uses) > owned * WORKED * length(session) + NEARLY)
+      const inUse = sum(uses.map((use) => use.minutes));
+      if (inUse > owned * WORKED * length(session) + NEARLY || uses.some(({ atOnce }) => atOnce > owned))
         this.broken.push(`${session.id} lacks ${tool}`);
     }
   }

@@ -142,8 +142,9 @@ export function randomGarden(random: () => number, size: Size): RotaProblem {
     );
     const away = below(size.weeks * 7);
     return somePerson(`p${i}`, {
-      ...(kind < 0.06 ? { adults: 2, children: 8, pace: 2 + 8 / 3 } : {}),
-      pace: kind < 0.06 ? 4 : kind < 0.3 ? 0.5 : 1,
+      // A class whose teacher may not look after all of it alone.
+      ...(kind < 0.06 ? { adults: 1, children: 7 } : {}),
+      pace: kind < 0.06 ? 3 : kind < 0.3 ? 0.5 : 1,
       skills: (['fork', 'setting out', 'trellis'] as const).filter(() => random() < 0.35),
       cannot: (['kneeling', 'lifting', 'heat', 'heights'] as const).filter(() => random() < 0.12),
       ratherNot: (['kneeling', 'lifting'] as const).filter(() => random() < 0.1),
@@ -159,8 +160,16 @@ export function randomGarden(random: () => number, size: Size): RotaProblem {
       together: i > 0 && random() < 0.2 ? [`p${i - 1}`] : [],
     });
   });
-  const promised = people.flatMap(({ id }) =>
+  const families = people.map((person, i) => {
+    const guardian = people[i - 1];
+    const isMinor = guardian && person.children === 0 && guardian.children === 0 && random() < 0.15;
+    // One who is looked after looks after nobody.
+    return isMinor && i % 2 === 1
+      ? { ...person, adults: 0, children: 1, pace: 0.3, guardianId: guardian.id }
+      : person;
+  });
+  const promised = families.flatMap(({ id }) =>
     random() < 0.3 ? [{ personId: id, sessionId: pick(sessions).id }] : [],
   );
-  return someProblem({ sessions, tasks, people, tools: { fork: 3, barrow: 2 }, promised });
+  return someProblem({ sessions, tasks, people: families, tools: { fork: 3, barrow: 2 }, promised });
 }
