@@ -1,12 +1,21 @@
 import { describe, expect, it } from 'vitest';
 import { seeded } from '../../maths/index.ts';
 import { broken, goalWorth, type Mip } from '../../solving/index.ts';
-import { attendanceModel, missed } from './attendance.ts';
+import { type Attendance, attendanceModel, missed } from './attendance.ts';
 import { brokenRules } from './check.ts';
 import { firstRota, followingColumns } from './first.ts';
 import { choicesOf } from './model.ts';
 import type { Rota, RotaProblem, RotaTask } from './problem.ts';
-import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
+import {
+  boundGarden,
+  changed,
+  kindOfRule,
+  randomGarden,
+  somePerson,
+  someProblem,
+  someSession,
+  someTask,
+} from './testing/index.ts';
 import { tradeForWishes } from './trade.ts';
 
 const tasksBySession = ({ tasks }: RotaProblem, { placed }: Rota): Map<string, RotaTask[]> => {
@@ -16,22 +25,42 @@ const tasksBySession = ({ tasks }: RotaProblem, { placed }: Rota): Map<string, R
   return found;
 };
 
+/** Values of the model for those who come. */
+function valuesIn(attendance: Attendance, { seats }: Rota): Float64Array {
+  const comes = new Set(seats.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
+  const values = new Float64Array(attendance.mip.columns.length);
+  for (const { person, session, column } of attendance.seats)
+    values[column] = comes.has(`${person.id} ${session.id}`) ? 1 : 0;
+  followingColumns(attendance, values);
+  return values;
+}
+
 /** The model of who comes to a first rota, with that rota's values. */
 function attendanceOf(problem: RotaProblem) {
   const choices = choicesOf(problem);
   const rota = firstRota(choices);
   const attendance = attendanceModel(problem, choices.seats, tasksBySession(problem, rota));
-  const comes = new Set(rota.seats.map(({ personId, sessionId }) => `${personId} ${sessionId}`));
-  const values = new Float64Array(attendance.mip.columns.length);
-  for (const { person, session, column } of attendance.seats)
-    values[column] = comes.has(`${person.id} ${session.id}`) ? 1 : 0;
-  followingColumns(attendance, values);
-  return { attendance, rota, values };
+  return { attendance, rota, values: valuesIn(attendance, rota) };
 }
 
 const gardens = Array.from({ length: 25 }, (_, seed) =>
   randomGarden(seeded(seed + 1), { people: 14, sessions: 9, tasks: 24, weeks: 2 }),
 );
+
+const OF_PEOPLE = [
+  'children in ·',
+  '· calls people for too little',
+  '· has more work than its people can do',
+  '· has too few',
+  '· has too many children',
+  '· is away from ·',
+  '· is in two places',
+  '· is too full',
+  '· is without a guardian',
+  '· said no to ·',
+  '· was fixed',
+  '· works too much',
+];
 
 describe('who comes, where the days of the work are given', () => {
   it('takes in every rota that keeps the rules', () => {
@@ -41,6 +70,31 @@ describe('who comes, where the days of the work are given', () => {
       expect(broken(attendance.mip, values), `garden ${n}`).toEqual([]);
       expect(missed(attendance, values), `garden ${n}`).toEqual([]);
     }
+  });
+
+  it('refuses what the check refuses of those who come, and nothing else', () => {
+    const random = seeded(3);
+    const seen = new Set<string>();
+    for (let seed = 1; seed <= 40; seed++) {
+      const problem = boundGarden(seed);
+      const { attendance, rota } = attendanceOf(problem);
+      const may = new Set(attendance.seats.map(({ person, session }) => `${person.id} ${session.id}`));
+      let now = rota;
+      for (let n = 0; n < 120; n++) {
+        const next = { ...changed(problem, now, random), placed: rota.placed };
+        const rules = brokenRules(problem, next);
+        const values = valuesIn(attendance, next);
+        const isRefused =
+          next.seats.some(({ personId, sessionId }) => !may.has(`${personId} ${sessionId}`)) ||
+          broken(attendance.mip, values).length > 0 ||
+          missed(attendance, values).length > 0;
+        expect(isRefused, `garden ${seed}, change ${n}: ${rules}`).toBe(rules.length > 0);
+        const kinds = new Set(rules.map(kindOfRule));
+        if (kinds.size === 1) seen.add([...kinds][0]!);
+        if (rules.length === 0) now = next;
+      }
+    }
+    expect([...seen].sort()).toEqual(OF_PEOPLE);
   });
 
   it('says what a choice misses in rows that it breaks, and that every rota with the work done keeps', () => {

@@ -1,3 +1,4 @@
 export { brokenRules, isThere } from '../check.ts';
+export * from './changes.ts';
 export * from './exhaustive.ts';
 export * from './gardens.ts';
