@@ -16,10 +16,20 @@ export const not = (of: (at: AtHand) => boolean) => (at: AtHand) => !of(at);
 export const isCucurbit = isFamily('cucurbits');
 export const isLegume = isFamily('legumes');
 export const isCorn = is('sweet-corn', 'popcorn', 'flour-corn');
-/** Large seed that is soaked overnight (KNOWLEDGE 3.5): peas, beans, pumpkins, corn; not those that crack, as lima beans. */
+/** Seed that is soaked (KNOWLEDGE 3.5, 4.1): peas, beans, squash, pumpkins, corn, beets; not those that crack, as lima beans. */
 export const isSoaked = is(
   ...['pea', 'bush-bean', 'pole-bean', 'dry-bean', 'runner-bean', 'broad-bean', 'cowpea', 'nasturtium'],
-  ...['pumpkin', 'winter-squash', 'gourd', 'sweet-corn', 'popcorn', 'flour-corn'],
+  ...[
+    'pumpkin',
+    'winter-squash',
+    'zucchini',
+    'gourd',
+    'sweet-corn',
+    'popcorn',
+    'flour-corn',
+    'beet',
+    'chard',
+  ],
 );
 /** Seed of 5 mm and more goes into rough ground as well. */
 export const isLarge = ({ crop }: AtHand) => (crop.seedMm ?? 0) >= 5;
@@ -51,6 +61,7 @@ export const picked =
     styles.includes(crop.harvest.style);
 /** Stems that are lifted with their roots, and those that are snapped or twisted off. */
 export const isLifted = is('leek', 'scallion');
+export const isEar = is('sweet-corn');
 export const isSnapped = is('asparagus', 'rhubarb', 'brussels-sprouts');
 export const isThinnedTwice = ({ crop }: AtHand) => crop.thinning === 'two';
 /** Where the garden does it in one of these ways. */
@@ -65,3 +76,14 @@ export const both =
 /** What slugs eat first while it is small. Common practice, no source. */
 export const isEatenBySlugs = (at: AtHand) =>
   isFamily('brassicas', 'legumes')(at) || is('lettuce', 'chard', 'basil', 'marigold', 'sunflower')(at);
+/** What birds pull out of the row as it comes up. Common practice, no source. */
+export const isPulledByBirds = is(
+  'pea',
+  'sweet-corn',
+  'popcorn',
+  'flour-corn',
+  'sunflower',
+  'broad-bean',
+  'beet',
+  'chard',
+);

@@ -55,26 +55,12 @@ describe('how work is done', () => {
     expect(codes('sow', id)).not.toContain('pressAndBarelyCover');
   });
 
-  it('mixes carrot seed with sand, lays a board over it and looks under it', () => {
-    expect(codes('sow', 'carrot')).toEqual(
-      expect.arrayContaining(['mixWithSand', 'boardOver', 'moistFurrow']),
-    );
-    expect(codes('keepMoist', 'carrot')).toContain('lookUnderBoard');
-    expect(codes('keepMoist', 'bush-bean')).not.toContain('lookUnderBoard');
-  });
-
   it('sows corn in a block, and everything else in a furrow', () => {
     for (const { id } of plainCatalogue.crops) {
       const isCorn = ['sweet-corn', 'popcorn', 'flour-corn'].includes(id);
       expect(codes('sow', id).includes('block'), id).toBe(isCorn);
       expect(codes('sow', id).includes('drawFurrow'), id).toBe(!isCorn);
     }
-  });
-
-  it('sows two seeds of cucumber to a cell, and says so of a hole only where there is more than one', () => {
-    expect(line('startIndoors', 'cucumber', 'seedsToACell')).toMatchObject({ count: 2 });
-    expect(line('sow', 'carrot', 'seedsToAHole')).toMatchObject({ count: 3 });
-    expect(codes('sow', 'pea')).not.toContain('seedsToAHole');
   });
 
   it('opens coiled roots of everything but cucurbits, which slide out untouched', () => {
@@ -115,16 +101,6 @@ describe('how work is done', () => {
     expect(codes('thin', 'beet')).toContain('severalFromOne');
     expect(codes('thin', 'zucchini')).not.toContain('eatThinnings');
     expect(codes('thin', 'carrot')).toContain('eatThinnings');
-  });
-
-  it('pots tomatoes on deeper, and others as they stood', () => {
-    expect(codes('potOn', 'tomato', 'startIndoors')).toContain('deeperPot');
-    expect(codes('potOn', 'tomato', 'startIndoors')).not.toContain('samePotDepth');
-    expect(
-      codes('potOn', 'cabbage', 'startIndoors').some(
-        (code) => code === 'samePotDepth' || code === 'deeperPot',
-      ),
-    ).toBe(true);
   });
 
   // By hand: 24 ft are 7.32 m, nine spans of 2.5 ft and a little, so ten and one hoops; the net is two feet longer.
