@@ -105,3 +105,31 @@ it('calls a session every week as one, and lets a volunteer say when they can co
   await volunteer.hand.reads(es.people.mine.saved);
   expect(volunteer.troubles).toEqual([]);
 });
+
+it('keeps what waits for other work behind it, and says what to do', async () => {
+  /** Ticks the work of pepper in Bed 3 that begins so. */
+  const tick = async (words: string) =>
+    hand.click(`::-p-xpath(//li[.//label[contains(., "${words}") and contains(., "Bed 3")]]//button)`);
+  const callOn = async (day: string) => {
+    await hand.open('/sessions');
+    await hand.press(w.work.call);
+    await hand.setDate(w.rota.sheet.on, day);
+  };
+  await callOn('2026-06-12');
+  await tick('Put supports up for pepper');
+  await hand.press(w.kit.save);
+  await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', rota.sheet.usualTitle));
+
+  await callOn('2026-06-10');
+  await tick('Set out pepper');
+  await hand.reads(rota.sheet.waitsFor.split('{{task}}')[1]!.split('{{before}}')[0]!);
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.tooEarly);
+  expect((await sessions()).some(({ on }) => on === '2026-06-10')).toBe(false);
+  // With both in one session there is nothing to wait for.
+  await tick('Put supports up for pepper');
+  await hand.readsNot(w.fields.tooEarly);
+  await hand.press(w.kit.save);
+  await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', rota.sheet.usualTitle));
+  expect((await sessions()).find(({ on }) => on === '2026-06-10')!.taskIds).toHaveLength(2);
+});

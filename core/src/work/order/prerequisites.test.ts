@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import { type TaskKind, taskKinds, taskRow, type WorkKind, workKinds } from '../kinds/index.ts';
-import { inNaturalOrder, type OrderedWork, prerequisites } from './prerequisites.ts';
+import { inNaturalOrder, type OrderedWork, prerequisites, putTooEarly } from './prerequisites.ts';
 
 const work = (kind: WorkKind, over: Partial<OrderedWork> = {}): OrderedWork => ({
   ...{ id: kind, kind, nth: 1, planting: 'peas 2026', bedIds: ['bed 7'], on: '2026-05-20' },
@@ -106,4 +106,27 @@ it('puts work in its natural order, and leaves the rest where it stood', () => {
   expect(inNaturalOrder(list).map(({ id }) => id)).toEqual([
     ...['support', 'loosen', 'sow', 'netOn', 'weed', 'of other'],
   ]);
+});
+
+describe('work chosen for a day', () => {
+  const [support, sow, netOn] = [work('support'), work('sow'), work('netOn')];
+  const early = (chosen: string[], days: Record<string, string>, on = '2026-05-23') =>
+    putTooEarly([support, sow, netOn], new Set(chosen), on, (id) => days[id] ?? null);
+
+  it('is too early where what it waits for is set for a later day', () => {
+    expect(early(['sow'], { support: '2026-05-30' })).toEqual([
+      { id: 'sow', waitsFor: 'support', on: '2026-05-30' },
+    ]);
+    expect(early(['netOn'], { sow: '2026-05-24' }).map(({ waitsFor }) => waitsFor)).toEqual(['sow']);
+  });
+
+  it('is not, where that is done on the same day, before, or has no day yet', () => {
+    expect(early(['sow'], { support: '2026-05-23' })).toEqual([]);
+    expect(early(['sow'], { support: '2026-05-16' })).toEqual([]);
+    expect(early(['sow'], {})).toEqual([]);
+  });
+
+  it('is not, where both are chosen, though one still stands in a later session', () => {
+    expect(early(['sow', 'support'], { support: '2026-05-30' })).toEqual([]);
+  });
 });

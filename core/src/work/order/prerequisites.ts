@@ -59,3 +59,32 @@ export function inNaturalOrder<Work extends OrderedWork>(work: readonly Work[]):
   for (const one of work) visit(one);
   return [...ordered];
 }
+
+/** Something that would be done before what it waits for. */
+export interface TooEarly {
+  id: string;
+  /** what it waits for, and the later day for which that is set */
+  waitsFor: string;
+  on: Day;
+}
+
+/**
+ * What of the work that is chosen for a day waits for something that is set for a later one. What it waits for and has no day
+ * yet may be done any time, and hinders nothing.
+ * @param work what is open  @param dayOf the day for which something is set; null for none
+ */
+export function putTooEarly(
+  work: readonly OrderedWork[],
+  chosen: ReadonlySet<string>,
+  on: Day,
+  dayOf: (id: string) => Day | null,
+): TooEarly[] {
+  const after = prerequisites(work);
+  return [...chosen].flatMap((id) => {
+    const later = (after.get(id) ?? []).flatMap((waitsFor) => {
+      const day = chosen.has(waitsFor) ? on : dayOf(waitsFor);
+      return day !== null && day > on ? [{ id, waitsFor, on: day }] : [];
+    });
+    return later.slice(0, 1);
+  });
+}

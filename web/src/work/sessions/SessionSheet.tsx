@@ -1,14 +1,16 @@
 import { type Session, sessionInput, type TaskView } from '@unity-acre/contract/work';
 import { addDays, weekday } from '@unity-acre/core/calendar';
-import { isBrief } from '@unity-acre/core/work';
+import { isBrief, type TooEarly } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { PersonSelect, presentPeople, useHere, useList, useWrite } from '../../garden/index.ts';
 import { Checkbox, DateField, TimeField } from '../../kit/controls/index.ts';
-import { Field, useBodyForm, useRemedy } from '../../kit/forms/index.ts';
+import { useDates } from '../../kit/dates.ts';
+import { Field, useBodyForm } from '../../kit/forms/index.ts';
 import { FormSheet } from '../../kit/screens/index.ts';
 import { useTaskSentence } from '../sentence.ts';
+import { useTooEarly } from './useTooEarly.ts';
 
 interface Values {
   title: string;
@@ -49,14 +51,22 @@ function weeklyDays(on: string, until: string): string[] {
   return days;
 }
 
+/** What a task waits for that is set for a later day. */
+function WaitsFor({ early, of }: { early: TooEarly; of(taskId: string): string }) {
+  const { t } = useTranslation('rota');
+  const dates = useDates();
+  const words = { task: of(early.id), before: of(early.waitsFor), day: dates.short(early.on) };
+  return <p className="mt-1 text-beet text-sm">{t('sheet.waitsFor', words)}</p>;
+}
+
 /** Calls a work session, or changes one: when, where, who leads, and which tasks. */
 export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }: Props) {
   const { t } = useTranslation(['work', 'rota', 'kit']);
   const { garden } = useHere();
   const people = useList('people');
   const sentence = useTaskSentence();
-  const remedy = useRemedy();
   const [id] = useState(() => session?.id ?? newId());
+  const tooEarly = useTooEarly(tasks, id);
   const save = useWrite('saveSession', ({ data }) => t('rota:sheet.sessionSaved', { title: data.title }));
   // Made once, so that what is sent again is the same.
   const [ids] = useState(() => Array.from({ length: MOST_REPEATED }, (_, i) => (i === 0 ? id : newId())));
@@ -73,7 +83,10 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
   });
   const form = useBodyForm<Values, ReturnType<typeof sessionInput.parse>>({
     draft: `session ${session?.id ?? 'new'}`,
-    schema: sessionInput,
+    schema: sessionInput.refine(({ taskIds, on }) => tooEarly(taskIds, on).length === 0, {
+      path: ['taskIds'],
+      message: 'tooEarly',
+    }),
     defaults: session
       ? valuesOf(session)
       : {
@@ -119,7 +132,6 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
       onClose();
     },
   });
-  const { errors } = form.formState;
   // What somebody counts on is called off, and told; what nobody does can simply go.
   const isExpected =
     session !== null &&
@@ -129,6 +141,11 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
   const takeAway = () => remove.mutate({ params: { id }, ifMatch: session?.version }, { onSuccess: onClose });
   const on = form.watch('on');
   const chosen = form.watch('taskIds');
+  const early = tooEarly(chosen, on);
+  const sentenceOf = (taskId: string) => {
+    const task = tasks.find((one) => one.id === taskId);
+    return task ? sentence(task) : '';
+  };
   const fitting = tasks.filter(
     (task) =>
       chosen.includes(task.id) ||
@@ -202,7 +219,9 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
             </li>
           ))}
         </ul>
-        {errors.taskIds?.message && <p className="text-beet text-sm">{remedy(errors.taskIds.message)}</p>}
+        {early.map((one) => (
+          <WaitsFor key={one.id} early={one} of={sentenceOf} />
+        ))}
       </fieldset>
       <Field label={t('rota:sheet.note')} hint={t('kit:optional')} name="note">
         {(props) => <textarea {...props} {...form.register('note')} rows={3} className="input" />}
