@@ -50,7 +50,7 @@ export function PlantingRow({
         </h3>
         <p className="text-ink-soft text-sm">
           {names.method(planting.cropId, planting.method)} · {t(`season:cropping.${planting.cropping}`)} ·{' '}
-          {t('season:amount', {
+          {t(planting.seeds > 0 ? 'season:amount' : 'season:amountOfPlants', {
             plants: number(planting.plants, 0),
             row: length(planting.rowLength),
             seeds: number(planting.seeds, 0),
