@@ -77,6 +77,7 @@ const facts: Record<string, Record<string, Fact>> = {
   sowing: {
     'carrot seed is mixed with sand': sow('carrot', { has: ['mixWithSand'] }),
     'carrots are sown three to a hole': sow('carrot', { has: ['seedsToAHole'], says: { count: 3 } }),
+    'spinach is sown two to a hole': sow('spinach', { has: ['seedsToAHole'], says: { count: 2 } }),
     'beans are sown one to a hole': sow('bush-bean', { lacks: ['seedsToAHole'] }),
     'lettuce is barely covered': sow('lettuce', { has: ['pressAndBarelyCover'], lacks: ['coverAndFirm'] }),
     'celery is barely covered': inTrays('celery', { has: ['pressAndBarelyCover'] }),
