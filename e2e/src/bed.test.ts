@@ -18,12 +18,6 @@ beforeAll(async () => {
 }, 60_000);
 afterAll(() => demo.close());
 
-/** Asks the garden for one of its lists. */
-const list = <Row>(name: string) =>
-  page.evaluate(async (of) => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    return (await fetch(`/api/gardens/${memberships[0].gardenId}/${of}`)).json();
-  }, name) as Promise<Row[]>;
 interface PlantingRow {
   id: string;
   bedId: string;
@@ -32,9 +26,9 @@ interface PlantingRow {
   seeds: number;
 }
 const bedId = async (name: string) =>
-  (await list<{ id: string; name: string }>('beds')).find((bed) => bed.name === name)!.id;
+  (await hand.list<{ id: string; name: string }[]>('beds')).find((bed) => bed.name === name)!.id;
 const planting = async (bed: string, crop: string) =>
-  (await list<PlantingRow>('plantings?year=2026&reasons=no')).find(
+  (await hand.list<PlantingRow[]>('plantings?year=2026&reasons=no')).find(
     (row) => row.bedId === bed && row.cropId === crop,
   )!;
 const until = async (check: () => Promise<boolean>) => {
@@ -114,11 +108,11 @@ describe('a sowing', () => {
       seeds: number;
       seedSources: { lotId: string | null; seeds: number }[];
     }
-    const task = (await list<TaskRow>('tasks?year=2026')).find(
+    const task = (await hand.list<TaskRow[]>('tasks?year=2026')).find(
       ({ kind, cropId, state }) => kind === 'sow' && cropId === 'bush-bean' && state !== 'done',
     )!;
     const { lotId } = task.seedSources[0]!;
-    const left = async () => (await list<Lot>('seed-lots')).find(({ id }) => id === lotId)!.amount;
+    const left = async () => (await hand.list<Lot[]>('seed-lots')).find(({ id }) => id === lotId)!.amount;
     const there = await left();
     await hand.open(`/sessions/card/${task.id}`);
     await hand.reads(`${task.seeds} seeds`);
@@ -143,7 +137,7 @@ describe('a sowing', () => {
 });
 
 it('says on its cards how the garden does it, once that is chosen', async () => {
-  const task = (await list<{ id: string; kind: string }>('tasks?year=2026')).find(
+  const task = (await hand.list<{ id: string; kind: string }[]>('tasks?year=2026')).find(
     ({ kind }) => kind === 'thin',
   )!;
   await hand.open(`/sessions/card/${task.id}`);

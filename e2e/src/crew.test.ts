@@ -26,13 +26,6 @@ afterAll(async () => {
 const filled = (words: string, blanks: Record<string, string | number>) =>
   words.replace(/\{\{(\w+)\}\}/g, (_, name) => String(blanks[name]));
 
-/** What the garden answers to a question about one of its lists. */
-const listOf = (list: string) =>
-  page.evaluate(async (name) => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    return (await fetch(`/api/gardens/${memberships[0].gardenId}/${name}`)).json();
-  }, list);
-
 const editPerson = (name: string) => hand.press(filled(w.crew.edit, { name }));
 
 it('changes the garden’s name and frosts, refuses a frost that is no day, and has them after a reload', async () => {
@@ -55,7 +48,7 @@ it('changes the garden’s name and frosts, refuses a frost that is no day, and 
 
 it('walks round the plots: a notice at the first neglect, an agreement accepted on paper', async () => {
   const notices = async () =>
-    ((await listOf('messages')) as { kind: string }[]).filter(({ kind }) => kind === 'firstNotice').length;
+    (await hand.list<{ kind: string }[]>('messages')).filter(({ kind }) => kind === 'firstNotice').length;
   const before = await notices();
   await hand.open('/crew/walk');
   await hand.pressWords(`${w.plots.walk.finding.weedy}: Plot 1`);
@@ -88,7 +81,7 @@ it('takes in a list of people after a look, with what is wrong in it beside its 
   await hand.reads(filled(w.people.list.line, { line: 5 }));
   await hand.press(w.people.list.take_one);
   await hand.reads(w.people.list.taken_one);
-  const people = (await listOf('people')) as { name: string; language: string; role: string }[];
+  const people = await hand.list<{ name: string; language: string; role: string }[]>('people');
   expect(people.find(({ name }) => name === 'Ada Quillfeather')).toMatchObject({
     language: 'es',
     role: 'volunteer',
@@ -107,7 +100,7 @@ it('keeps what the guardian of a child has allowed', async () => {
   await editPerson('June Hollin');
   const found = await page.waitForSelector(box);
   expect(await found!.evaluate((one) => one.getAttribute('aria-checked'))).toBe('true');
-  const people = (await listOf('people')) as { name: string; consents: string[] }[];
+  const people = await hand.list<{ name: string; consents: string[] }[]>('people');
   expect(people.find(({ name }) => name === 'June Hollin')?.consents).toContain('firstAid');
 });
 
@@ -124,14 +117,14 @@ it('takes a person, a tool and an entry away, and brings each back', async () =>
   await hand.reads(w.kit.undone);
   await page.waitForSelector(`[aria-label="${filled(w.crew.edit, { name: 'Ada Quillfeather' })}"]`);
   await hand.open('/sessions/tools');
-  const [tool] = (await listOf('tools')) as { id: string }[];
+  const [tool] = await hand.list<{ id: string }[]>('tools');
   await page.locator('main li button[aria-label]').click();
   await hand.reads(w.rota.tools.removed);
-  expect(((await listOf('tools')) as { id: string }[]).some(({ id }) => id === tool!.id)).toBe(false);
+  expect((await hand.list<{ id: string }[]>('tools')).some(({ id }) => id === tool!.id)).toBe(false);
   await hand.press(w.kit.undo);
   await hand.reads(w.kit.undone);
-  expect(((await listOf('tools')) as { id: string }[]).some(({ id }) => id === tool!.id)).toBe(true);
-  const newest = async () => ((await listOf('entries')) as { entries: { id: string }[] }).entries[0]!.id;
+  expect((await hand.list<{ id: string }[]>('tools')).some(({ id }) => id === tool!.id)).toBe(true);
+  const newest = async () => (await hand.list<{ entries: { id: string }[] }>('entries')).entries[0]!.id;
   const entry = await newest();
   await hand.open('/log');
   await hand.press(w.log.strike);
@@ -144,12 +137,12 @@ it('takes a person, a tool and an entry away, and brings each back', async () =>
 
 it('writes reminders up to a day, once to each person, and notes who was told in person', async () => {
   type Written = { kind: string; sent: boolean }[];
-  const before = ((await listOf('messages')) as Written).length;
+  const before = (await hand.list<Written>('messages')).length;
   await hand.open('/sessions/messages');
   await hand.press(w.day.post.write);
   const wordsUpTo = w.day.post.written.split('{{n}}')[0]!;
   await hand.reads(wordsUpTo);
-  const first = (await listOf('messages')) as Written;
+  const first = await hand.list<Written>('messages');
   expect(first.length).toBeGreaterThan(before);
   expect(first.filter(({ kind }) => kind === 'reminder').length).toBeGreaterThanOrEqual(
     first.length - before,
@@ -157,7 +150,7 @@ it('writes reminders up to a day, once to each person, and notes who was told in
   await hand.open('/sessions/messages');
   await hand.press(w.day.post.write);
   await hand.reads(filled(w.day.post.written, { n: 0 }));
-  expect(((await listOf('messages')) as unknown[]).length).toBe(first.length);
+  expect((await hand.list<unknown[]>('messages')).length).toBe(first.length);
   const unsent = (list: { sent: boolean }[]) => list.filter(({ sent }) => !sent).length;
   await page
     .locator(`::-p-xpath(//button[starts-with(normalize-space(.), "${w.day.post.called}:")])`)

@@ -20,13 +20,8 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => demo.close());
 
-const read = <T>(from: Page, what: string) =>
-  from.evaluate(async (name) => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    return (await fetch(`/api/gardens/${memberships[0].gardenId}/${name}`)).json();
-  }, what) as Promise<T>;
 const sessionOn = async (on: string) =>
-  (await read<Session[]>(page, 'sessions')).find((one) => one.on === on && one.title !== '')!;
+  (await hand.list<Session[]>('sessions')).find((one) => one.on === on && one.title !== '')!;
 
 /**
  * A page that is loaded anew is on the line for a moment before the browser is told again: nothing it sends then gets away.
@@ -130,7 +125,7 @@ it('calls a session off for rain and repairs the rest, and has written to everyb
   expect(await sessionOn('2026-05-23')).toMatchObject({ state: 'calledOff', taskIds: [] });
   await hand.open('/sessions/messages');
   await hand.reads('Heavy rain all morning.');
-  const letters = (await read<Message[]>(page, 'messages')).filter(({ kind }) => kind === 'calledOff');
+  const letters = (await hand.list<Message[]>('messages')).filter(({ kind }) => kind === 'calledOff');
   expect(letters.length).toBe(
     new Set([...[...saturday.signUps, ...saturday.waiting].map((one) => one.personId), saturday.leadId]).size,
   );
@@ -192,7 +187,7 @@ it('logs what is marked done, in the log book too, and strikes it out when that 
   const row = 'main li:has(a[href*=".feed"])';
   const sentence = await page.$eval(`${row} a`, (link) => link.textContent ?? '');
   const logged = async () =>
-    (await read<{ entries: Entry[] }>(page, 'entries?limit=50')).entries.filter(
+    (await hand.list<{ entries: Entry[] }>('entries?limit=50')).entries.filter(
       ({ taskId }) => taskId !== null,
     );
   const before = (await logged()).length;
@@ -277,7 +272,7 @@ it('has the watering of new sowings as one line a day, done at once and taken ba
   }, line);
   await hand.reads(work.ticked.replace('{{task}}', line));
   const watered = async () =>
-    (await read<{ entries: Entry[] }>(page, 'entries?limit=50')).entries.filter(
+    (await hand.list<{ entries: Entry[] }>('entries?limit=50')).entries.filter(
       ({ kind }) => kind === 'watering',
     );
   const count = Number(/\d+/.exec(line)![0]);

@@ -38,11 +38,7 @@ async function drag(from: [number, number], to: [number, number]): Promise<void>
   await page.mouse.up();
 }
 const beds = () =>
-  page.evaluate(async () => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    const list = await (await fetch(`/api/gardens/${memberships[0].gardenId}/beds`)).json();
-    return list as { name: string; form: string; x: number; width: number; points: unknown }[];
-  });
+  hand.list<{ name: string; form: string; x: number; width: number; points: unknown }[]>('beds');
 const named = async (name: string) => (await beds()).find((bed) => bed.name === name);
 const until = async (check: () => Promise<boolean>) => {
   for (let n = 0; n < 200 && !(await check()); n++) await new Promise((resolve) => setTimeout(resolve, 100));

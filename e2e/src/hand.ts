@@ -22,6 +22,14 @@ export class Hand {
     await this.settles();
   }
 
+  /** What the garden answers to this person, when asked for one of its lists. */
+  list<Told>(path: string): Promise<Told> {
+    return this.page.evaluate(async (of) => {
+      const { memberships } = await (await fetch('/api/me')).json();
+      return (await fetch(`/api/gardens/${memberships[0].gardenId}/${of}`)).json();
+    }, path) as Promise<Told>;
+  }
+
   async settles(): Promise<void> {
     await this.page.waitForFunction(
       () =>

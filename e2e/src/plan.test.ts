@@ -28,17 +28,9 @@ interface Row {
   pinned: boolean;
   steps: { kind: string; on: string; done: boolean }[];
 }
-const plantings = (year = 2026) =>
-  page.evaluate(async (of) => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    return (await fetch(`/api/gardens/${memberships[0].gardenId}/plantings?year=${of}`)).json();
-  }, year) as Promise<Row[]>;
-const bedNamed = (name: string) =>
-  page.evaluate(async (of) => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    const beds = await (await fetch(`/api/gardens/${memberships[0].gardenId}/beds`)).json();
-    return beds.find((bed: { name: string }) => bed.name === of).id as string;
-  }, name);
+const plantings = (year = 2026) => hand.list<Row[]>(`plantings?year=${year}`);
+const bedNamed = async (name: string) =>
+  (await hand.list<{ id: string; name: string }[]>('beds')).find((bed) => bed.name === name)!.id;
 const until = async (check: () => Promise<boolean>) => {
   for (let n = 0; n < 200 && !(await check()); n++) await new Promise((resolve) => setTimeout(resolve, 100));
   expect(await check()).toBe(true);

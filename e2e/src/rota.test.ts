@@ -17,11 +17,7 @@ beforeAll(async () => {
 }, 120_000);
 afterAll(() => demo.close());
 
-const sessions = () =>
-  page.evaluate(async () => {
-    const { memberships } = await (await fetch('/api/me')).json();
-    return (await fetch(`/api/gardens/${memberships[0].gardenId}/sessions`)).json();
-  }) as Promise<Session[]>;
+const sessions = () => hand.list<Session[]>('sessions');
 
 it('asks somebody when they can come, makes the rota, puts it into the sessions and takes it back', async () => {
   await hand.open('/crew');

@@ -29,6 +29,8 @@ const at = (id: string, method: Method = 'sowInPlace', length = 7.3, width = 0.5
     practices: usualPractices,
   },
 });
+/** One plant on a square foot. */
+const smallest = (id: string, method: Method): AtHand => ({ ...at(id, method, 0.3, 0.3), plants: 1 });
 const codes = (kind: PracticeKind, id: string, method?: Method): PracticeCode[] =>
   practiceFor(kind, at(id, method)).map(({ code }) => code);
 const line = (kind: PracticeKind, id: string, code: PracticeCode, of = at(id)) =>
@@ -197,15 +199,7 @@ it('has a way for every kind of work with every crop, in hand-sized steps, and n
   for (const crop of plainCatalogue.crops)
     for (const method of crop.methods)
       for (const kind of kinds) {
-        const lines = practiceFor(kind, {
-          crop,
-          method,
-          width: 0.3,
-          length: 0.3,
-          rows: 1,
-          plants: 1,
-          practices: usualPractices,
-        });
+        const lines = practiceFor(kind, smallest(crop.id, method));
         expect(lines.length, `${kind} ${crop.id}`).toBeGreaterThanOrEqual(2);
         expect(lines.length, `${kind} ${crop.id}`).toBeLessThanOrEqual(14);
         for (const { code, count, length, volume, spoons } of lines) {
@@ -332,16 +326,7 @@ describe('what work takes besides tools', () => {
     for (const crop of plainCatalogue.crops)
       for (const method of crop.methods)
         for (const kind of kinds) {
-          const small = {
-            crop,
-            method,
-            width: 0.3,
-            length: 0.3,
-            rows: 1,
-            plants: 1,
-            practices: usualPractices,
-          };
-          for (const { material, amount } of materialsFor(kind, small))
+          for (const { material, amount } of materialsFor(kind, smallest(crop.id, method)))
             expect(amount, `${material} ${crop.id}`).toBeGreaterThan(0);
         }
     const twice = totalled([
