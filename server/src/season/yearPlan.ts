@@ -8,7 +8,7 @@ import {
   standingKinds,
   sunHours,
 } from '@unity-acre/core/ground';
-import { growingMonths } from '@unity-acre/core/place';
+import { dayInSeason, growingMonths } from '@unity-acre/core/place';
 import { ROTATION_YEARS } from '@unity-acre/core/season';
 import { Between, type EntityManager } from 'typeorm';
 import { ownCrops } from '../crops/entity.ts';
@@ -114,6 +114,6 @@ export async function yearPlanOf(
     rules,
     evidence: rules.evidence === 'tested' ? ['tested'] : evidences,
     today,
-    seasonFirst: latitude >= 0 ? `${year}-01-01` : `${year}-07-01`,
+    seasonFirst: dayInSeason(latitude, year, 0),
   };
 }

@@ -1,6 +1,6 @@
 import { isFree } from '@unity-acre/core/crew';
 import { groupedBy } from '@unity-acre/core/maths';
-import { seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import { dayInSeason, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import { bedLayout, toLay } from '@unity-acre/core/season';
 import { coversFor, isThreatened, standsOut, type ThreatenedGround } from '@unity-acre/core/work';
 import { In } from 'typeorm';
@@ -23,16 +23,17 @@ function groundOf(
   scheduled: readonly PlantingSchedule[],
   ground: ReadonlyMap<string, BedEntity>,
   { latitude, ground: { north } }: Pick<GardenEntity, 'latitude' | 'ground'>,
+  year: number,
 ): ThreatenedGround[] {
+  const seasonFirst = dayInSeason(latitude, year, 0);
   const inBed = groupedBy(scheduled, ({ row }) => row.bedId);
   const wanted = groupedBy(threatened, ({ row }) => row.bedId);
   return [...wanted].flatMap(([bedId, own]) => {
     const bed = ground.get(bedId);
     if (!bed) return [];
-    // What stands for years has no first step in its later ones: it is there from the first day on.
     const all = inBed
       .get(bedId)!
-      .map(({ row, crop, steps }) => toLay({ ...row, crop, steps }, { seasonFirst: steps[0]!.on }));
+      .map(({ row, crop, steps }) => toLay({ ...row, crop, steps }, { seasonFirst }));
     const places = bedLayout(bed, all, { latitude, north });
     return own.map(({ row: { id, cropId, width, length } }) => {
       // What has no room left in the plan stands somewhere all the same: the whole of its bed's beginning is covered.
@@ -48,7 +49,8 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     const today = todayIn(garden, store.clock);
     const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
-    const scheduled = await schedulesOfYear(manager, garden, seasonYearOf(garden.latitude, today), today);
+    const year = seasonYearOf(garden.latitude, today);
+    const scheduled = await schedulesOfYear(manager, garden, year, today);
     await breathe();
     const nights = forecast.map(({ on, low, give }) => ({ on, low: low + garden.offsetC, give }));
     const lowest = Math.min(...nights.map(({ low, give }) => low - give));
@@ -64,7 +66,7 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     await breathe();
     return {
       nights,
-      covers: coversFor(groundOf(threatened, scheduled, ground, garden)).map((cover) => ({
+      covers: coversFor(groundOf(threatened, scheduled, ground, garden, year)).map((cover) => ({
         ...cover,
         lowC: lowIn(ground.get(cover.bedId)),
       })),

@@ -1,7 +1,7 @@
 import type { Bed, Landmark } from '@unity-acre/contract/ground';
 import { addDays, daysBetween } from '@unity-acre/core/calendar';
 import { lightOf, outlineOf, seasonMean, shadowOf } from '@unity-acre/core/ground';
-import { growingMonths, solarNoon, sunPosition } from '@unity-acre/core/place';
+import { dayInSeason, growingMonths, solarNoon, sunPosition } from '@unity-acre/core/place';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -60,7 +60,7 @@ function WithCrops({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) 
   const plantings = useSeasonList('plantings', year, datesAlone);
   const crops = useMemo(
     () =>
-      tallOnes(beds, plantings.data ?? [], catalogue, `${year}-03-01`, {
+      tallOnes(beds, plantings.data ?? [], catalogue, dayInSeason(garden.latitude, year, 0), {
         latitude: garden.latitude,
         north: garden.ground.north,
       }),
