@@ -1,6 +1,6 @@
 /** Things by what they have in common, each group and the groups in the order of their first. */
-export function groupedBy<One>(list: Iterable<One>, keyOf: (one: One) => string): Map<string, One[]> {
-  const groups = new Map<string, One[]>();
+export function groupedBy<One, Key>(list: Iterable<One>, keyOf: (one: One) => Key): Map<Key, One[]> {
+  const groups = new Map<Key, One[]>();
   for (const one of list) {
     const key = keyOf(one);
     const known = groups.get(key);

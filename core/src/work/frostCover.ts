@@ -58,8 +58,8 @@ export function coversFor(ground: readonly ThreatenedGround[]): Cover[] {
     const runs: ThreatenedGround[][] = [];
     for (const one of [...own].sort((a, b) => a.y - b.y)) {
       const last = runs.at(-1);
-      const end = last && Math.max(...last.map(({ y, length }) => y + length));
-      if (end !== undefined && one.y - end < 2 * OVERLAP_M) last!.push(one);
+      const isNear = (before: ThreatenedGround) => one.y - (before.y + before.length) < 2 * OVERLAP_M;
+      if (last?.some(isNear)) last.push(one);
       else runs.push([one]);
     }
     return runs.map((run): Cover => {

@@ -1,12 +1,9 @@
 import type { SeedSource } from '@unity-acre/contract/season';
 import { yearOf } from '@unity-acre/core/calendar';
-import { type Sowing, seedSources } from '@unity-acre/core/season';
+import { isSown, type Sowing, seedSources } from '@unity-acre/core/season';
 import type { EntityManager } from 'typeorm';
 import { catalogueOf, seedBoxOf } from '../crops/index.ts';
 import type { PlantingSchedule } from './schedules.ts';
-
-const isSown = ({ steps }: PlantingSchedule): boolean =>
-  steps.some(({ kind, done }) => done && (kind === 'sow' || kind === 'startIndoors'));
 
 /**
  * Where the seed of each sowing to come is from, by planting.
@@ -22,7 +19,7 @@ export async function seedSourcesOf(
   const shareSown = new Map(sowings.map(({ plantingId, share }) => [plantingId, share]));
   const toSow = scheduled.flatMap((one): Sowing[] => {
     const { sown } = one.amounts;
-    if (!sown || isSown(one)) return [];
+    if (!sown || isSown(one.steps)) return [];
     const { id: plantingId, varietyId } = one.row;
     const holes = Math.ceil(sown.holes * (1 - (shareSown.get(plantingId) ?? 0)) - 1e-9);
     return [{ plantingId, crop: one.crop, varietyId, holes }];

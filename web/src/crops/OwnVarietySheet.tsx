@@ -1,5 +1,6 @@
 import { ownCropInput } from '@unity-acre/contract/crops';
 import { type Crop, supports } from '@unity-acre/core/crops';
+import { fromMetres } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -9,8 +10,6 @@ import { Field, useBodyForm } from '../kit/forms/index.ts';
 import { FormSheet } from '../kit/screens/index.ts';
 import { useCropNames } from './names.ts';
 import { slug } from './slug.ts';
-
-const INCH_M = 0.0254;
 
 interface Values {
   name: string;
@@ -69,7 +68,7 @@ export function OwnVarietySheet({
     version: own?.version,
     toBody: (values, read) => {
       const inches = (field: 'height' | 'inRow') =>
-        Math.round((read.length(field, values[field], bare) / INCH_M) * 100) / 100;
+        Math.round(fromMetres(read.length(field, values[field], bare), 'in') * 100) / 100;
       const days = (field: 'daysFewest' | 'daysMost') => read.number(field, values[field]);
       const variety = {
         id: slug(values.name),

@@ -3,6 +3,7 @@ export { asPlanted, type OwnSpacing, usualSpacing } from './asPlanted.ts';
 export { sowingDepth } from './depth.ts';
 export { HOLE_CHANCE, perHoleOf, type SeedCount, seedCount } from './seedCount.ts';
 export {
+  holesOf,
   type PlantNeed,
   plantNeeds,
   type SeedLot,

@@ -79,6 +79,10 @@ export function seedSources(
 export const seedsOf = (sources: readonly SeedSource[]): number =>
   sources.reduce((sum, { seeds }) => sum + seeds, 0);
 
+/** Holes that some sources fill, in all. */
+export const holesOf = (sources: readonly Pick<SeedSource, 'holes'>[]): number =>
+  sources.reduce((sum, { holes }) => sum + holes, 0);
+
 /** A planting as an order sees it. */
 export interface SeedUse extends Omit<Sowing, 'varietyId'> {
   variety: Variety;
@@ -120,18 +124,16 @@ function needOf(uses: readonly SeedUse[], lots: readonly SeedLot[], year: number
     const taken = byLot.get(lot.id);
     if (!taken) return [];
     const seeds = seedsOf(taken);
-    const holes = taken.reduce((sum, one) => sum + one.holes, 0);
     const there = seedsIn(crop, lot.amount, lot.unit) ?? 0;
-    return [{ lotId: lot.id, holes, perHole: taken[0]!.perHole, seeds, left: there - seeds }];
+    return [{ lotId: lot.id, holes: holesOf(taken), perHole: taken[0]!.perHole, seeds, left: there - seeds }];
   });
   const poor = lots
     .filter((lot) => lot.cropId === crop.id && lot.varietyId === variety.id)
     .filter((lot) => expectedGermination(crop, lot, year) < POOR_SHARE)
     .map(({ id }) => id);
   const order = seedsOf(byLot.get(TO_GET) ?? []);
-  const holes = uses.reduce((sum, use) => sum + use.holes, 0);
   const orderGrams = crop.seedsPerGram ? order / crop.seedsPerGram : null;
-  return { crop, variety, holes, needed: seedsOf(all), from, poor, order, orderGrams };
+  return { crop, variety, holes: holesOf(uses), needed: seedsOf(all), from, poor, order, orderGrams };
 }
 
 /** What is set as plants, sets, cloves, tubers, crowns or slips, and is to be got. */

@@ -7,6 +7,8 @@ export {
   type Happened,
   inGroundOf,
   inOrder,
+  isSowing,
+  isSown,
   type Milestone,
   type MilestoneKind,
   milestoneKinds,

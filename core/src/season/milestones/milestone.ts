@@ -25,6 +25,9 @@ export const milestoneKinds = [
 /** The dated steps of a planting, in the order in which a plant meets them. */
 export type MilestoneKind = (typeof milestoneKinds)[number];
 
+/** Whether a step, or work of that kind, is what brings seed into the ground or into trays. */
+export const isSowing = (kind: string): boolean => kind === 'sow' || kind === 'startIndoors';
+
 /** Steps done beside the plant's own course: none of them waits for another, and none moves what follows. */
 export const sideSteps: readonly MilestoneKind[] = ['support', 'netOn', 'cover', 'mulch', 'feed', 'netOff'];
 
@@ -84,3 +87,7 @@ export const inOrder = (steps: Milestone[], method: Method): Milestone[] =>
     (a, b) =>
       (a.on < b.on ? -1 : a.on > b.on ? 1 : 0) || courseRank(a.kind, method) - courseRank(b.kind, method),
   );
+
+/** Whether a planting's seed is in the ground or in trays, by its log. */
+export const isSown = (steps: readonly Pick<Milestone, 'kind' | 'done'>[]): boolean =>
+  steps.some(({ kind, done }) => done && isSowing(kind));

@@ -51,9 +51,10 @@ export function shadeDirection(bed: Shape, { latitude, north }: NoonSun): Point 
   return { x: along({ x: 1, y: 0 }), y: along({ x: 0, y: 1 }) };
 }
 
-type Placed = GroundToLay & PlaceInBed;
+type Placed = GroundTaken & PlaceInBed;
 
-const overlap = (a: Placed, b: Placed): boolean =>
+/** True where two plantings, each in its place in one bed, share ground on a day in common. */
+export const overlap = (a: Placed, b: Placed): boolean =>
   meet(a, b) &&
   a.x < b.x + b.width - SLACK_M &&
   b.x < a.x + a.width - SLACK_M &&
@@ -84,7 +85,7 @@ export function bedLayout(bed: Shape, taken: readonly GroundToLay[], sun: NoonSu
     (a, b) => a.from.localeCompare(b.from) || b.length - a.length || a.id.localeCompare(b.id),
   );
   const own = inTurn.filter(({ betweenId }) => betweenId === null);
-  const placed: Placed[] = [];
+  const placed: (GroundToLay & PlaceInBed)[] = [];
   const place = (one: GroundToLay, at: PlaceInBed) => placed.push({ ...one, x: at.x, y: at.y });
   const isFree = (one: GroundToLay, at: PlaceInBed) =>
     at.x + one.width <= across + SLACK_M &&

@@ -3,6 +3,7 @@ export {
   type GroundToLay,
   type NoonSun,
   outlineIn,
+  overlap,
   type PlaceInBed,
   shadeDirection,
   toLay,

@@ -82,7 +82,7 @@ export function putTooEarly(
   const after = prerequisites(work);
   return [...chosen].flatMap((id) => {
     const later = (after.get(id) ?? []).flatMap((waitsFor) => {
-      const day = chosen.has(waitsFor) ? on : dayOf(waitsFor);
+      const day = chosen.has(waitsFor) ? null : dayOf(waitsFor);
       return day !== null && day > on ? [{ id, waitsFor, on: day }] : [];
     });
     return later.slice(0, 1);

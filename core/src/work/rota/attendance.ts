@@ -1,8 +1,9 @@
+import { groupedBy } from '../../maths/index.ts';
 import { type LinearGoal, Mip, type Row } from '../../solving/index.ts';
 import { beyondThem, divideParts } from './divide.ts';
 import { costOf, LEAST_WORK_SHARE, workedMinutes } from './eligible.ts';
 import { type GoalName, peopleGoalsOf } from './goals.ts';
-import { groupBy, guardianRows, personRows, type RotaModel, roomRows } from './model.ts';
+import { guardianRows, personRows, type RotaModel, roomRows } from './model.ts';
 import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
 import type { RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
@@ -43,7 +44,7 @@ export function attendanceModel(
     if (seat.fixed) mip.row(`fixed ${column}`, [[column, 1]], 1, 1);
     return { ...seat, column };
   });
-  const seatsIn = groupBy(seats, ({ session }) => session);
+  const seatsIn = groupedBy(seats, ({ session }) => session);
   const sessions: Attendance['sessions'] = [];
   for (const [session, here] of seatsIn) {
     const tasks = tasksOf.get(session.id) ?? [];
@@ -52,7 +53,7 @@ export function attendanceModel(
     calledRow(problem, mip, session, here, tasks);
     if (tasks.length > 0) sessions.push({ session, here, tasks });
   }
-  const seatsBy = groupBy(seats, ({ person }) => person.id);
+  const seatsBy = groupedBy(seats, ({ person }) => person.id);
   for (const own of seatsBy.values()) personRows(mip, own);
   guardianRows(mip, seats);
   return { mip, seats, sessions, ...peopleGoalsOf(problem, mip, seats, seatsBy) };

@@ -1,3 +1,4 @@
+import { groupedBy } from '../../maths/index.ts';
 import { type LinearGoal, Mip } from '../../solving/index.ts';
 import {
   canDo,
@@ -52,15 +53,6 @@ export interface RotaModel extends Choices {
 }
 
 type Term = [column: number, times: number];
-export const groupBy = <T, K>(list: readonly T[], key: (one: T) => K): Map<K, T[]> => {
-  const groups = new Map<K, T[]>();
-  for (const one of list) {
-    const known = groups.get(key(one));
-    if (known) known.push(one);
-    else groups.set(key(one), [one]);
-  }
-  return groups;
-};
 const none = Number.NEGATIVE_INFINITY;
 const any = Number.POSITIVE_INFINITY;
 
@@ -68,7 +60,7 @@ const any = Number.POSITIVE_INFINITY;
 export function choicesOf(problem: RotaProblem): Choices {
   const mip = new Mip();
   const seats = seatColumns(problem, mip);
-  const seatsOf = groupBy(seats, ({ session }) => session.id);
+  const seatsOf = groupedBy(seats, ({ session }) => session.id);
   const mayCome = new Map(
     problem.sessions.map(({ id }) => {
       const people = (seatsOf.get(id) ?? []).map(({ person }) => person);
@@ -90,10 +82,10 @@ export function rotaModel(
 ): RotaModel {
   const { seats, places, mayCome } = choices;
   const mip = choices.mip.copy();
-  const seatsOf = groupBy(seats, ({ session }) => session.id);
-  const seatsBy = groupBy(seats, ({ person }) => person.id);
-  const placesOf = groupBy(places, ({ session }) => session.id);
-  const placesBy = groupBy(places, ({ task }) => task.id);
+  const seatsOf = groupedBy(seats, ({ session }) => session.id);
+  const seatsBy = groupedBy(seats, ({ person }) => person.id);
+  const placesOf = groupedBy(places, ({ session }) => session.id);
+  const placesBy = groupedBy(places, ({ task }) => task.id);
   const flows: RotaModel['flows'] = new Map();
   const parts: RotaModel['parts'] = new Map();
   for (const session of problem.sessions) {
@@ -185,7 +177,7 @@ type Place = Pick<RotaModel['places'][number], 'task' | 'session'>;
 function reachable(problem: RotaProblem, candidates: Place[]): Place[] {
   const waiting = new Set(problem.tasks.map(({ id }) => id));
   for (let places = candidates; ; ) {
-    const byTask = groupBy(places, ({ task }) => task.id);
+    const byTask = groupedBy(places, ({ task }) => task.id);
     const left = places.filter(({ task, session }) =>
       task.after.every(
         (id) =>
@@ -236,13 +228,13 @@ function divisible(
   const flows: { givers: Set<string>; parts: Set<Part>; column: number }[] = [];
   const kinds = [...byWhoMay(parts).values()];
   // People who may do the same kinds of work are one supply.
-  const supplies = groupBy(
+  const supplies = groupedBy(
     people.map((_, i) => i),
     (i) => kinds.map((kind) => (kind[0]!.by.includes(i) ? '1' : '0')).join(''),
   );
   // Both parts of a task may be of one kind, where all who can have learnt it.
   const asked: Term[][] = kinds.map((kind) =>
-    [...groupBy(kind, ({ task }) => task)].map(
+    [...groupedBy(kind, ({ task }) => task)].map(
       ([task, own]): Term => [column.get(task)!, -own.reduce((sum, { minutes }) => sum + minutes, 0)],
     ),
   );
@@ -332,7 +324,7 @@ export function personRows(mip: Mip, own: RotaModel['seats']): void {
     }
   }
   if (person.mostPerWeek === null) return;
-  for (const [week, list] of groupBy(own, ({ session }) => weekOf(session))) {
+  for (const [week, list] of groupedBy(own, ({ session }) => weekOf(session))) {
     const fixed = list.filter((seat) => seat.fixed).reduce((sum, { session }) => sum + lengthOf(session), 0);
     const most = Math.max(fixed, person.mostPerWeek - (person.givenByWeek[week] ?? 0));
     mip.row(

@@ -1,8 +1,7 @@
-import { seeded } from '../../maths/index.ts';
+import { groupedBy, seeded } from '../../maths/index.ts';
 import type { Mip } from '../../solving/index.ts';
 import { type Attendance, missed } from './attendance.ts';
 import { followingColumns } from './first.ts';
-import { groupBy } from './model.ts';
 
 type Seat = Attendance['seats'][number];
 type Pair = Attendance['followers']['together'][number];
@@ -57,12 +56,12 @@ class Trading {
   ) {
     this.best = first;
     this.#values = Float64Array.from(first);
-    this.#seatsBy = groupBy(attendance.seats, ({ person }) => person.id);
-    this.#seatsIn = groupBy(attendance.seats, ({ session }) => session.id);
+    this.#seatsBy = groupedBy(attendance.seats, ({ person }) => person.id);
+    this.#seatsIn = groupedBy(attendance.seats, ({ session }) => session.id);
     this.#seatAt = new Map(attendance.seats.map((seat) => [`${seat.person.id} ${seat.session.id}`, seat]));
     this.#workOf = new Map(attendance.sessions.map((one) => [one.session, one]));
     const pairs = attendance.followers.together;
-    this.#pairsOf = groupBy(
+    this.#pairsOf = groupedBy(
       pairs.flatMap((pair) => pair.of.map((column) => ({ ...pair, column }))),
       ({ column }) => column,
     );

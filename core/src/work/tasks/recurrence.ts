@@ -1,6 +1,6 @@
 import { addDays, type Day, daysBetween, laterOf } from '../../calendar/index.ts';
 import { type Crop, daysBetweenPicks } from '../../crops/index.ts';
-import type { Milestone, MilestoneKind } from '../../season/index.ts';
+import { isSowing, type Milestone, type MilestoneKind } from '../../season/index.ts';
 import type { Recurrence } from '../kinds/index.ts';
 
 /** A planting, as far as it tells when work on it comes round. */
@@ -61,16 +61,14 @@ export function timesOf(
 const stepOf = (steps: readonly Milestone[], kind: MilestoneKind): Milestone | undefined =>
   steps.find((step) => step.kind === kind);
 
-/** What is done when seed is sown includes that day's water: its days begin with the next. */
-const isSowing = ({ kind }: Milestone): boolean => kind === 'sow' || kind === 'startIndoors';
-
 /** Every day from a step to the one that ends it. What is not up by the day expected is waited for to the last of its window. */
 function daysOf(first: Milestone, last: Milestone, done: readonly Day[], wanted: Wanted): Time[] {
   const { today, until, kept = [] } = wanted;
   // What has not been begun on its day is begun today at the soonest.
   const delay = first.done ? 0 : Math.max(0, daysBetween(first.on, today));
-  const begin = addDays(first.on, delay + (isSowing(first) ? 1 : 0));
-  const end = last.done ? last.on : addDays(isSowing(first) ? last.window.latest : last.on, delay);
+  // What is done when seed is sown includes that day's water: its days begin with the next.
+  const begin = addDays(first.on, delay + (isSowing(first.kind) ? 1 : 0));
+  const end = last.done ? last.on : addDays(isSowing(first.kind) ? last.window.latest : last.on, delay);
   const days = new Set(kept.flatMap((name) => ('day' in name ? [name.day] : [])));
   for (let on = laterOf(begin, today); on < end && on <= until; on = addDays(on, 1)) days.add(on);
   return [...days].sort().map((on) => ({

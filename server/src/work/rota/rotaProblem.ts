@@ -3,6 +3,7 @@ import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/cale
 import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
 import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import { isSowing } from '@unity-acre/core/season';
 import {
   isBrief,
   lengthOf,
@@ -213,8 +214,7 @@ export async function rotaGround(
 
 /** What keeps its distance from others: sowings of one variety, and the times of what comes round at one planting. */
 function seriesOf({ id, kind, nth, cropId, varietyId }: TaskView): string {
-  const isSowing = kind === 'sow' || kind === 'startIndoors';
-  if (isSowing) return `${kind} ${cropId} ${varietyId}`;
+  if (isSowing(kind)) return `${kind} ${cropId} ${varietyId}`;
   return nth > 1 ? `${kind} ${plantingOf(id)}` : id;
 }
 

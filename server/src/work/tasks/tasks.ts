@@ -4,6 +4,7 @@ import { addDays, type Day } from '@unity-acre/core/calendar';
 import { daysOfWork } from '@unity-acre/core/log';
 import { groupedBy } from '@unity-acre/core/maths';
 import { dayInSeason } from '@unity-acre/core/place';
+import { isSowing } from '@unity-acre/core/season';
 import {
   occurrenceParts,
   type TaskKind,
@@ -11,7 +12,6 @@ import {
   taskState,
   tasksFor,
   type Wanted,
-  type WorkKind,
 } from '@unity-acre/core/work';
 import type { EntityManager } from 'typeorm';
 import type { Database } from '../../database/store.ts';
@@ -48,8 +48,6 @@ interface Causes {
   /** where the seed of sowings to come is from, by planting, where that is wanted */
   seedSources?: ReadonlyMap<string, SeedSource[]>;
 }
-
-const isSowing = (kind: WorkKind): boolean => kind === 'sow' || kind === 'startIndoors';
 
 function plantingTasks(
   scheduled: PlantingSchedule,

@@ -2,7 +2,7 @@ import type { SeedLot } from '@unity-acre/contract/crops';
 import { csvOf } from '@unity-acre/contract/csv';
 import type { Planting } from '@unity-acre/contract/season';
 import { ofVariety, varietyOf } from '@unity-acre/core/crops';
-import { plantNeeds, seedNeeds } from '@unity-acre/core/season';
+import { holesOf, plantNeeds, seedNeeds } from '@unity-acre/core/season';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../catalogue.ts';
@@ -29,10 +29,10 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
   );
   const needs = useMemo(() => {
     const toSow = planned.filter(({ seedSources }) => seedSources.length > 0);
-    const uses = toSow.map(({ id, crop, variety, seedSources: sources }) => {
-      const holes = sources.reduce((sum, one) => sum + one.holes, 0);
-      return { plantingId: id, crop, variety, holes, sources };
-    });
+    const uses = toSow.map(({ id, crop, variety, seedSources: sources }) => ({
+      ...{ plantingId: id, crop, variety, sources },
+      holes: holesOf(sources),
+    }));
     return seedNeeds(
       uses,
       lots.map((lot) => ({ ...lot, ...lotLife(lot) })),
@@ -95,7 +95,7 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
       <TraysToStart
         plantings={planned.map((one) => ({
           ...one,
-          holes: one.seedSources.reduce((sum, source) => sum + source.holes, 0),
+          holes: holesOf(one.seedSources),
         }))}
       />
     </div>

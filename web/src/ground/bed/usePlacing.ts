@@ -1,7 +1,7 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { snapTo, workedOutline } from '@unity-acre/core/ground';
-import type { PlaceInBed } from '@unity-acre/core/season';
+import { overlap, type PlaceInBed } from '@unity-acre/core/season';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../crops/names.ts';
@@ -103,10 +103,5 @@ const keepsPlace = (all: readonly Standing[], one: Standing, at: PlaceInBed): St
       other.id !== one.id &&
       other.at !== null &&
       other.place !== null &&
-      other.from <= one.until &&
-      one.from <= other.until &&
-      at.x < other.place.x + other.width - 1e-6 &&
-      other.place.x < at.x + one.width - 1e-6 &&
-      at.y < other.place.y + other.length - 1e-6 &&
-      other.place.y < at.y + one.length - 1e-6,
+      overlap({ ...one, ...at }, { ...other, ...other.place }),
   );

@@ -6,10 +6,6 @@ import { Field } from '../../kit/forms/index.ts';
 
 const schools = Object.keys(practiceSchools) as PracticeSchool[];
 
-/** What a garden does: as it has chosen, and as is usual where it has not. */
-export const practicesIn = ({ practices }: Pick<RulesInput, 'practices'>): Practices =>
-  practicesOf(practices);
-
 /** How each step is done where growers disagree, one choice for each. */
 export function PracticeFields({
   rules,
@@ -21,7 +17,7 @@ export function PracticeFields({
   readOnly: boolean;
 }) {
   const { t } = useTranslation('practices');
-  const chosen = practicesIn(rules);
+  const chosen = practicesOf(rules.practices);
   return (
     <section className="furrow">
       <h2>{t('title')}</h2>

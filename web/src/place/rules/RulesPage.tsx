@@ -1,5 +1,6 @@
 import { type RulesInput, rulesInput } from '@unity-acre/contract/place';
 import { daysBetween } from '@unity-acre/core/calendar';
+import { practicesOf } from '@unity-acre/core/crops';
 import { ruleSchools } from '@unity-acre/core/season';
 import { ArrowRight } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
@@ -19,7 +20,7 @@ import { useShownField } from '../../kit/formContext.ts';
 import { Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Screen } from '../../kit/screens/index.ts';
 import { GardenPaths } from '../GardenPaths.tsx';
-import { PracticeFields, practicesIn } from './PracticeFields.tsx';
+import { PracticeFields } from './PracticeFields.tsx';
 import { type Effect, effectsOf, effectUnder, type RuleName } from './ruleEffects.ts';
 
 const choices: { [Name in RuleName]: readonly RulesInput[Name][] } = ruleSchools;
@@ -41,7 +42,8 @@ export default function RulesPage() {
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });
   const rules = form.watch();
-  const isSameWay = JSON.stringify(practicesIn(rules)) === JSON.stringify(practicesIn(garden.rules));
+  const isSameWay =
+    JSON.stringify(practicesOf(rules.practices)) === JSON.stringify(practicesOf(garden.rules.practices));
   const changed = [
     ...names
       .filter((name) => rules[name] !== garden.rules[name])

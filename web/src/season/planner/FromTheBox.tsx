@@ -1,4 +1,4 @@
-import { type PlantingPlan, seedNeeds } from '@unity-acre/core/season';
+import { holesOf, type PlantingPlan, seedNeeds } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useMeasure } from '../../garden/index.ts';
 import type { PlannedSeed } from './useSeedSources.ts';
@@ -9,8 +9,7 @@ export function FromTheBox({ plan, seed }: { plan: PlantingPlan; seed: PlannedSe
   const { number } = useMeasure();
   const { crop, variety, year } = plan;
   const { lots, sources } = seed;
-  const holes = sources.reduce((sum, one) => sum + one.holes, 0);
-  const [need] = seedNeeds([{ plantingId: '', crop, variety, holes, sources }], lots, year);
+  const [need] = seedNeeds([{ plantingId: '', crop, variety, holes: holesOf(sources), sources }], lots, year);
   if (!need) return null;
   const yearOf = (id: string) => String(lots.find((lot) => lot.id === id)?.year ?? '');
   return (

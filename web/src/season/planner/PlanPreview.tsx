@@ -4,6 +4,7 @@ import { groundArea } from '@unity-acre/core/ground';
 import {
   amounts,
   computeMilestones,
+  isSown,
   type PlantingPlan,
   plantedOutline,
   seedsOf,
@@ -89,10 +90,8 @@ function HowMany({
   const { number, length: lengthOf, area, depth: depthOf } = useMeasure();
   const { crop, method } = plan;
   const { plants, sown, packing } = amounts(crop, method, values.pattern, width, length, bed);
-  const isSown = planting?.steps.some(
-    ({ kind, done }) => done && (kind === 'sow' || kind === 'startIndoors'),
-  );
-  const seed = useSeedSources(plan, isSown ? 0 : (sown?.holes ?? 0), planting);
+  const toSow = planting && isSown(planting.steps) ? 0 : (sown?.holes ?? 0);
+  const seed = useSeedSources(plan, toSow, planting);
   const seeds = seed ? seedsOf(seed.sources) : (sown?.seeds ?? 0);
   const depth = sowingDepth(crop, garden.rules.depth);
   const big = 'font-title text-2xl';

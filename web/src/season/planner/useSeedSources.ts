@@ -1,5 +1,11 @@
 import type { Planting } from '@unity-acre/contract/season';
-import { type PlantingPlan, type SeedLot, type SeedSource, seedSources } from '@unity-acre/core/season';
+import {
+  leftInLot,
+  type PlantingPlan,
+  type SeedLot,
+  type SeedSource,
+  seedSources,
+} from '@unity-acre/core/season';
 import { useMemo } from 'react';
 import { lotLife } from '../../crops/seedBox/index.ts';
 import { datesAlone, useLeads, useList, useSeasonList } from '../../garden/index.ts';
@@ -30,9 +36,8 @@ export function useSeedSources(
       .filter((other) => other.id !== id && (id === undefined || other.id < id))
       .flatMap((other) => other.seedSources);
     const lots = rows.map((row) => {
-      const perUnit = row.unit === 'g' ? (plan.crop.seedsPerGram ?? 1) : 1;
       const gone = taken.reduce((sum, { lotId, seeds }) => (lotId === row.id ? sum + seeds : sum), 0);
-      return { ...row, ...lotLife(row), amount: Math.max(0, row.amount - gone / perUnit) };
+      return { ...row, ...lotLife(row), amount: leftInLot(row, gone, plan.crop.seedsPerGram) };
     });
     const sowing = { plantingId: id ?? '', crop: plan.crop, varietyId: plan.variety.id, holes };
     return { lots, sources: seedSources([sowing], lots, plan.year).get(sowing.plantingId) ?? [] };
