@@ -108,3 +108,17 @@ it('goes by how cold each bed is, covers hardy crops in a night they do not stan
   expect(covers[0]!.lowC).toBeCloseTo(lowest(seen) - 6, 6);
   await there.close();
 });
+
+it('lays covers where the drawing of the bed has the plants: what stands for years was there first', async () => {
+  const ground = (await garden.bed({ name: 'Stalks', x: 20, length: 9 })).id;
+  const rhubarb = { cropId: 'rhubarb', varietyId: 'red', method: 'setPlants', year: 2024 } as const;
+  await garden.planting(ground, { ...rhubarb, length: 3 });
+  const { id } = await garden.planting(ground, {
+    ...{ cropId: 'basil', varietyId: plainCatalogue.crop('basil')!.varieties[0]!.id, length: 2 },
+    method: 'startIndoors',
+  });
+  await garden.entry({ kind: 'settingOut', plantingId: id, on: '2026-01-10' } as never);
+  const { covers } = await garden.ok('frostWatch', { query: when });
+  const here = covers.filter(({ bedId: bed }) => bed === ground);
+  expect(here.map(({ cropIds, from }) => [cropIds, from])).toEqual([[['basil'], 3]]);
+});
