@@ -111,7 +111,8 @@ function kindOf(id: string, places: ReadonlySet<string>): string {
   if (/[/]d3-/.test(id)) return 'charts';
   if (/[/]core[/]src[/]/.test(id)) return places.has(id) ? 'measures' : 'reckoning';
   const room = /[/]web[/]src[/](?:kit[/])?(lists|\w+)[/]/.exec(id)?.[1];
-  if (!room || /^(controls|forms|screens|garden|lists)$/.test(room)) return 'shared';
+  if (!room || /^(controls|forms|screens|garden|lists)$/.test(room))
+    return places.has(id) ? 'shared' : 'sharedWithin';
   return places.has(id) ? room : `${room}Within`;
 }
 
@@ -145,14 +146,19 @@ function begin(
   const askWhoAndWhere = () => {
     const early: Record<string, Promise<Response>> = {};
     Object.assign(window, { early });
+    // A page that was kept on the device brings along what was true when it was kept: the device may know better.
+    const isKept = Boolean(navigator.serviceWorker?.controller);
+    const brought = isKept ? {} : JSON.parse(document.getElementById('brought')?.textContent ?? '{}');
+    const ask = (address: string) =>
+      address in brought ? Promise.resolve(Response.json(brought[address])) : fetch(address);
     // Who is asked for is known only once the garden has been asked for too: it is not asked for twice.
-    early['/api/me'] = fetch('/api/me').then(async (response) => {
+    early['/api/me'] = ask('/api/me').then(async (response) => {
       const { memberships = [] }: { memberships?: { gardenId: string }[] } = await response
         .clone()
         .json()
         .catch(() => ({}));
       const here = membershipOf({ memberships }, kept.gardenId ?? null);
-      if (here) early[`/api/gardens/${here.gardenId}`] = fetch(`/api/gardens/${here.gardenId}`);
+      if (here) early[`/api/gardens/${here.gardenId}`] = ask(`/api/gardens/${here.gardenId}`);
       return response;
     });
     early['/api/me'].catch(() => undefined);

@@ -13,7 +13,7 @@ import { groundRoutes } from './ground/index.ts';
 import { harvestRoutes } from './harvest/index.ts';
 import { isTooDeep } from './http/depth.ts';
 import { eventRoutes } from './http/events.ts';
-import { apart, bind, type Handlers } from './http/handle.ts';
+import { answersWithin, apart, type Binding, bind, type Handlers } from './http/handle.ts';
 import { stateOf } from './http/health.ts';
 import { newNonce, servePages } from './http/pages.ts';
 import { Refusal } from './http/refusal.ts';
@@ -26,6 +26,7 @@ import {
   WRITES_PER_MINUTE,
   WriteAllowance,
 } from './http/tries.ts';
+import { whoAndWhere } from './http/whoAndWhere.ts';
 import { logRoutes } from './log/index.ts';
 import { placeRoutes } from './place/index.ts';
 import { seasonRoutes } from './season/index.ts';
@@ -147,15 +148,16 @@ export function createApp(options: AppOptions): Express {
   };
   const document = openapi(version);
   const health = stateOf(store);
-  bind(app, handlers, {
+  const binding: Binding = {
     store,
     publicUrl,
     checkAnswers: options.checkAnswers ?? false,
     follow: moveUpAfter,
     writes: new WriteAllowance(options.writesPerMinute ?? WRITES_PER_MINUTE),
-  });
+  };
+  bind(app, handlers, binding);
   app.use('/api', notFound);
-  if (options.pages) servePages(app, options.pages);
+  if (options.pages) servePages(app, options.pages, whoAndWhere(answersWithin(handlers, binding)));
   app.use(notFound);
   app.use(answerErrors(options.logger));
   return app;

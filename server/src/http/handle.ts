@@ -118,6 +118,20 @@ export function bind(app: Express, handlers: Handlers, binding: Binding): void {
   }
 }
 
+/** Answers a route that reads, in the name of whoever asks for something else: a page that brings its first answers along. */
+export const answersWithin =
+  (handlers: Handlers, binding: Binding) =>
+  <Name extends RouteName>(
+    name: Name,
+    params: ParamsOf<Name>,
+    request: Request,
+    response: Response,
+  ): Promise<unknown> =>
+    answerTo({
+      ...{ name, route: routes[name], handler: handlers[name] as Handler<RouteName>, binding, response },
+      request: Object.create(request, { params: { value: params }, query: { value: {} } }),
+    });
+
 /** One request on its way to its handler. */
 interface Asked {
   name: RouteName;

@@ -70,6 +70,8 @@ interface HarnessOptions {
   publicUrl?: string;
   trustProxy?: number | string[];
   driver?: SqliteDriver;
+  /** the folder of the built interface */
+  pages?: string;
 }
 
 /** A server of its own on a free port, with a data folder of its own. */
@@ -93,7 +95,7 @@ export class Harness {
         operatorToken: OPERATOR_TOKEN,
       },
       version: 'test',
-      pages: null,
+      pages: options.pages ?? null,
       logger: pino({ level: process.env.LOG ?? 'silent' }),
       clock,
       checkAnswers: options.checkAnswers ?? true,

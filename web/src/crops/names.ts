@@ -1,5 +1,6 @@
 import { type Catalogue, type Crop, type Method, varietyOf } from '@unity-acre/core/crops';
 import i18next from 'i18next';
+import { compareNames } from '../kit/compareNames.ts';
 import { usePreferences } from '../preferences.ts';
 import type { Language } from '../words/index.ts';
 import { useCatalogue } from './catalogue.ts';
@@ -25,7 +26,7 @@ function namesIn(language: Language, catalogue: Catalogue): CropNames {
       // In the language whose words are there: one that was just chosen may still be on its way.
       return planted ? i18next.t(`season:plant.${planted}`) : i18next.t(`season:method.${method}`);
     },
-    sorted: (crops) => [...crops].sort((a, b) => a.name[language].localeCompare(b.name[language], language)),
+    sorted: (crops) => [...crops].sort((a, b) => compareNames(a.name[language], b.name[language])),
   };
 }
 

@@ -45,8 +45,7 @@ interface Band {
   /** where it begins, and how high it is, pixels */
   top: number;
   height: number;
-  /** share of the bed that is taken on each day */
-  used: Float64Array;
+  plantings: Planting[];
 }
 
 /** One band per bed along the year, with the chance of frost behind. Plantings are moved by hand and by keyboard. */
@@ -66,17 +65,12 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
       const here = byBed.get(bed.id)!;
       const spans = spansOf(here);
       const lanes = Math.max(1, ...spans.map((span) => span.lane + 1));
-      const taken = here.map(({ id, width, length, betweenId, steps }) => ({
-        ...{ id, width, length, betweenId },
-        ...inGroundSpan(steps, first),
-      }));
-      const used = areaByDay(taken, first, DAYS).map((area) => area / groundArea(bed));
       const height = lanes * LANE + 2 * PAD + USED;
       const top = under;
       under += height;
-      return { bed, spans, top, height, used };
+      return { bed, spans, top, height, plantings: here };
     });
-  }, [beds, plantings, first]);
+  }, [beds, plantings]);
   const at = useCallback(
     (day: Day) => Math.max(0, Math.min(WIDTH, daysBetween(first, day) * DAY_PX)),
     [first],
@@ -189,7 +183,7 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
         <Head first={first} at={at} year={year} />
         <div className="relative" style={{ height: total }}>
           <Weather first={first} at={at} height={total} />
-          {inSight.map(({ bed, spans, top, height, used }) => (
+          {inSight.map(({ bed, spans, top, height, plantings }) => (
             <div
               key={bed.id}
               className="absolute inset-x-0 flex border-line border-b"
@@ -214,7 +208,7 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
                     onPress={press}
                   />
                 ))}
-                <Used used={used} top={height - USED} />
+                <Used bed={bed} plantings={plantings} first={first} top={height - USED} />
               </div>
             </div>
           ))}
@@ -234,8 +228,20 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
 const startDay = (planting: Planting): Day =>
   planting.steps.find(({ kind }) => kind === 'startIndoors' || kind === 'sow' || kind === 'setOut')!.on;
 
+interface UsedProps {
+  bed: Bed;
+  plantings: Planting[];
+  first: Day;
+  top: number;
+}
+
 /** How much of the bed is taken, day by day: full ground as a full line, more than there is in beet. */
-const Used = memo(function Used({ used, top }: { used: Float64Array; top: number }) {
+const Used = memo(function Used({ bed, plantings, first, top }: UsedProps) {
+  const taken = plantings.map(({ id, width, length, betweenId, steps }) => ({
+    ...{ id, width, length, betweenId },
+    ...inGroundSpan(steps, first),
+  }));
+  const used = areaByDay(taken, first, DAYS).map((area) => area / groundArea(bed));
   const runs: { from: number; to: number; share: number }[] = [];
   for (const [n, share] of used.entries()) {
     const open = runs.at(-1);

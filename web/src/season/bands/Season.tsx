@@ -1,15 +1,12 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
-import { families } from '@unity-acre/core/crops';
-import { useMemo, useRef } from 'react';
+import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
 import {
   datesAlone,
   seasonYearOf,
-  tenureIn,
   useHere,
   useLeads,
   useList,
@@ -19,13 +16,12 @@ import {
   YearSelect,
 } from '../../garden/index.ts';
 import { SeasonPaths } from '../../garden/paths/index.ts';
-import { Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
-import { Field } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
 import { Bands, STEADY_C } from './Bands.tsx';
 import { fixedBy, inputOf, type Moving } from './hand.ts';
+import { SeasonFilters, useFiltered, useSeasonAddress } from './SeasonFilters.tsx';
 
 /** What does not go together is looked for on the server: the bands do not wait for what shows it. */
 const Findings = fetchedPart(async () => (await import('../judge/index.ts')).Findings);
@@ -83,23 +79,10 @@ export default function Season() {
 function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planting[]; year: number }) {
   const { t } = useTranslation(['plan', 'season', 'kit']);
   const leads = useLeads();
-  const [search, setSearch] = useSearchParams();
+  const { only, selected, put } = useSeasonAddress();
   const names = useCropNames();
   const dates = useDates();
-  const catalogue = useCatalogue();
   const show = useNotices((notices) => notices.show);
-  const only = { crop: search.get('crop'), family: search.get('family'), holder: search.get('holder') };
-  const selected = search.get('planting');
-  const put = (name: string, value: string | null) =>
-    setSearch(
-      (now) => {
-        const next = new URLSearchParams(now);
-        if (value) next.set(name, value);
-        else next.delete(name);
-        return next;
-      },
-      { replace: true },
-    );
   /** where the hand has put it, while that is being saved */
   const dropped = useRef<Moving | null>(null);
   const save = useWrite('savePlanting', {
@@ -132,60 +115,11 @@ function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planti
       ifMatch: planting.version,
     });
   };
-  const holders = useMemo(
-    () => [...new Set(beds.flatMap((bed) => tenureIn(bed, year)?.holder ?? []))].sort(),
-    [beds, year],
-  );
-  const grown = useMemo(() => [...new Set(plantings.map(({ cropId }) => cropId))], [plantings]);
-  const shown = plantings.filter(
-    ({ cropId }) =>
-      (!only.crop || cropId === only.crop) &&
-      (!only.family || catalogue.crop(cropId)?.family === only.family),
-  );
-  const narrowed = Boolean(only.crop || only.family);
-  const shownBeds = beds.filter(
-    (bed) =>
-      (!only.holder || (tenureIn(bed, year)?.holder ?? '') === only.holder) &&
-      (!narrowed || shown.some(({ bedId }) => bedId === bed.id)),
-  );
+  const shown = useFiltered(beds, plantings, year, only);
   const chosen = plantings.find(({ id }) => id === selected);
-  const filter = (name: 'crop' | 'family' | 'holder', options: { value: string; words: string }[]) => (
-    <Field layout="beside" label={t(`plan:only.${name}`)}>
-      {(props) => (
-        <Select
-          {...props}
-          className="w-40"
-          value={only[name] ?? ''}
-          onChange={(value) => put(name, value)}
-          options={[
-            { value: '', label: t('plan:only.all') },
-            ...options.map(({ value, words }) => ({ value: value, label: words })),
-          ]}
-        />
-      )}
-    </Field>
-  );
   return (
     <>
-      <div className="flex flex-wrap gap-x-5 gap-y-2">
-        {filter(
-          'crop',
-          grown
-            .map((id) => ({ value: id, words: names.crop(id) }))
-            .sort((a, b) => a.words.localeCompare(b.words)),
-        )}
-        {filter(
-          'family',
-          families
-            .filter((family) => grown.some((id) => catalogue.crop(id)?.family === family))
-            .map((family) => ({ value: family, words: t(`kit:family.${family}`) })),
-        )}
-        {holders.length > 0 &&
-          filter(
-            'holder',
-            holders.map((name) => ({ value: name, words: name })),
-          )}
-      </div>
+      <SeasonFilters beds={beds} plantings={plantings} year={year} />
       <SeasonKey />
       {chosen && (
         <ChosenPlanting
@@ -197,12 +131,12 @@ function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planti
           onUnfetched={() => put('planting', null)}
         />
       )}
-      {shownBeds.length === 0 ? (
+      {shown.beds.length === 0 ? (
         <Bare title={t('plan:only.nothing')} />
       ) : (
         <Bands
-          beds={shownBeds}
-          plantings={shown}
+          beds={shown.beds}
+          plantings={shown.plantings}
           year={year}
           selected={selected}
           onSelect={(id) => put('planting', id)}

@@ -12,6 +12,8 @@ interface Tall {
   height: number;
 }
 
+const inSteps = (height: number): number => Math.ceil(height / STEP_PX) * STEP_PX;
+
 /** Which of the bands are in sight; on paper all are. */
 export function useBandsInSight<Band extends Tall>(
   scroller: RefObject<HTMLElement | null>,
@@ -19,7 +21,7 @@ export function useBandsInSight<Band extends Tall>(
 ): Band[] {
   // Drawn at once for as much as is shown at most, instead of a second time when its height is known.
   const [from, setFrom] = useState(0);
-  const [height, setHeight] = useState(Math.round(window.innerHeight * SHARE_OF_WINDOW));
+  const [height, setHeight] = useState(inSteps(window.innerHeight * SHARE_OF_WINDOW));
   useEffect(() => {
     const region = scroller.current;
     if (!region) return;
@@ -27,7 +29,7 @@ export function useBandsInSight<Band extends Tall>(
     // Told when it is laid out and as it changes: to ask for it would have the page laid out in the middle of being drawn.
     const observer = new ResizeObserver(([entry]) => {
       const tall = entry?.contentRect.height ?? 0;
-      setHeight(Math.ceil(tall / STEP_PX) * STEP_PX);
+      setHeight(inSteps(tall));
     });
     observer.observe(region);
     region.addEventListener('scroll', follow, { passive: true });

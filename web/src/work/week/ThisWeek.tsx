@@ -38,26 +38,34 @@ const aheadKey = (days: number) => (days > 0 ? 'yearAhead' : days < 0 ? 'yearBeh
 
 /** What must happen, who is coming, what is at risk. */
 export default function ThisWeek() {
-  const { t } = useTranslation('work');
   const { garden, role } = useHere();
   const dates = useDates();
-  const { number } = useMeasure();
-  const { ahead } = garden;
-  const risk = freezeRisk(useAlmanac(), garden.today);
   return (
     <div className="flex flex-col gap-6">
       <div>
         <Title>{dates.long(garden.today)}</Title>
-        <p className="mt-1 text-ink-soft">
-          {t('daylight', {
-            hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
-          })}{' '}
-          {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}{' '}
-          {ahead && t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })}
-        </p>
+        <YearSoFar />
       </div>
       {role === 'receiver' ? <ForReceiver /> : <Week />}
     </div>
+  );
+}
+
+/** Daylight, frost that may still come, and how far the year is by its warmth. */
+function YearSoFar() {
+  const { t } = useTranslation('work');
+  const { garden } = useHere();
+  const { number } = useMeasure();
+  const { ahead } = garden;
+  const risk = freezeRisk(useAlmanac(), garden.today);
+  return (
+    <p className="mt-1 text-ink-soft">
+      {t('daylight', {
+        hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
+      })}{' '}
+      {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}{' '}
+      {ahead && t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })}
+    </p>
   );
 }
 
