@@ -225,6 +225,8 @@ const shapes = {
     query: work.taskQuery,
     answer: z.array(work.task),
   }),
+  taskCard: shape({ params: ofTask, answer: work.cards }),
+  sessionCards: shape({ params: thing, answer: work.cards }),
   markTask: shape({
     params: ofTask,
     body: work.taskMarkInput,

@@ -117,6 +117,8 @@ export const table = {
   saveWish: line('PUT', `${garden}/wishes/:id`, coordinator, true),
   removeWish: line('DELETE', `${garden}/wishes/:id`, coordinator, true),
   tasks: line('GET', `${garden}/tasks`, crewMembers),
+  taskCard: line('GET', `${garden}/tasks/:id/card`, crewMembers),
+  sessionCards: line('GET', `${garden}/sessions/:id/cards`, crewMembers),
   markTask: line('PUT', `${garden}/tasks/:id`, leads),
   markTasks: line('POST', `${garden}/tasks/marks`, leads),
   rounds: line('GET', `${garden}/rounds`, leads),

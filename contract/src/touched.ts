@@ -63,6 +63,8 @@ export const madeOf = {
   rollOver: [...ofPlan, 'seed_lot', 'tenure', 'wish'],
   wishes: ['wish', 'planting', 'own_crop'],
   tasks: ofTasks,
+  taskCard: ofTasks,
+  sessionCards: ofTasks,
   rounds: ['care_round', 'person', 'bed', 'task_mark', 'work_done'],
   sessions: ['work_session', 'sign_up', 'work_done', 'person'],
   frostWatch: [...ofPlan, 'work_session', 'person'],

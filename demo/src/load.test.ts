@@ -47,7 +47,7 @@ it('answers every list of the contract as the contract says, for everyone who ma
       lists.push(
         '/plantings?year=2026',
         '/plantings?year=2023',
-        '/tasks?year=2026',
+        '/tasks?from=2026-01-01',
         '/sessions',
         '/entries?limit=500',
       );

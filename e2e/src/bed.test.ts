@@ -108,7 +108,7 @@ describe('a sowing', () => {
       seeds: number;
       seedSources: { lotId: string | null; seeds: number }[];
     }
-    const task = (await hand.list<TaskRow[]>('tasks?year=2026')).find(
+    const task = (await hand.list<TaskRow[]>('tasks?from=2026-01-01')).find(
       ({ kind, cropId, state }) => kind === 'sow' && cropId === 'bush-bean' && state !== 'done',
     )!;
     const { lotId } = task.seedSources[0]!;
@@ -137,7 +137,7 @@ describe('a sowing', () => {
 });
 
 it('says on its cards how the garden does it, once that is chosen', async () => {
-  const task = (await hand.list<{ id: string; kind: string }[]>('tasks?year=2026')).find(
+  const task = (await hand.list<{ id: string; kind: string }[]>('tasks?from=2026-01-01')).find(
     ({ kind }) => kind === 'thin',
   )!;
   await hand.open(`/sessions/card/${task.id}`);

@@ -111,8 +111,13 @@ it('keeps what waits for other work behind it, and says what to do', async () =>
     await hand.press(w.work.call);
     await hand.setDate(w.rota.sheet.on, day);
   };
+  // Setting the pepper out stands in a session of May already, which this would come behind.
   await callOn('2026-06-12');
   await tick('Put supports up for pepper');
+  await hand.reads(rota.sheet.waitsFor.split('{{task}}')[1]!.split('{{before}}')[0]!);
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.tooEarly);
+  await tick('Set out pepper');
   await hand.press(w.kit.save);
   await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', rota.sheet.usualTitle));
 

@@ -1,8 +1,8 @@
 import { skills } from '@unity-acre/core/crew';
 import { roundKinds, workKinds } from '@unity-acre/core/work';
 import { z } from 'zod';
-import { seedSource, windowShape } from '../season/index.ts';
-import { day, id, line, noIssueSoFar, prose, version, words, year } from '../wire/index.ts';
+import { planting, seedSource, windowShape } from '../season/index.ts';
+import { day, id, line, noIssueSoFar, prose, version, words } from '../wire/index.ts';
 
 const headcount = z.number().int().min(1).max(100);
 export const taskIdShape = z.string().max(80);
@@ -54,6 +54,9 @@ export const task = z.object({
   sessionId: id.nullable(),
 });
 
+/** Tasks with the plantings that their cards speak of: those they are at, and those that share their beds. */
+export const cards = z.object({ tasks: z.array(task), plantings: z.array(planting) });
+
 /** Work that follows from no planting, once or again and again: soil, water, scouting, protection, upkeep. */
 export const roundInput = z
   .strictObject({
@@ -103,7 +106,17 @@ export const roundInput = z
   });
 export const round = roundInput.safeExtend({ id, version });
 
-export const taskQuery = z.object({ year });
+/**
+ * Tasks of some days, both included; all that is planned from the first on where the last is not said. `taken` asks only for
+ * those that stand in sessions of these days.
+ */
+export const taskQuery = z
+  .object({ from: day, until: day.optional(), taken: z.enum(['any', 'only']).default('any') })
+  .refine(({ from, until }) => until === undefined || from <= until, {
+    path: ['until'],
+    message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  });
 /** The moment at which something was marked, an instant: of two marks the later made counts, whichever comes later. */
 export const markedAt = z.iso.datetime().nullable().default(null);
 
@@ -121,6 +134,7 @@ export const tasksMarkInput = taskMarkInput
   .pick({ doneOn: true, at: true })
   .extend({ taskIds: z.array(taskIdShape).min(1).max(100) });
 
+export type Cards = z.infer<typeof cards>;
 export type Round = z.infer<typeof round>;
 export type RoundInput = z.infer<typeof roundInput>;
 export type TaskView = z.infer<typeof task>;

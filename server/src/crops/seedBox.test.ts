@@ -37,7 +37,7 @@ const sown = async (length = 2) =>
 const planting = async (id: string) =>
   (await garden.ok('plantings', { query: { year: 2026 } })).find((one) => one.id === id)!;
 const sowing = async (id: string) =>
-  (await garden.ok('tasks', { query: { year: 2026 } })).find(
+  (await garden.ok('tasks', { query: { from: '2026-01-01' } })).find(
     (task) => task.plantingId === id && task.kind === 'sow',
   )!;
 const mark = (id: string, body: object) => garden.ok('markTask', { params: { id }, body });

@@ -63,9 +63,14 @@ it('refuses each field of a planting that is of another kind, and names it', asy
 
 it('answers what is asked with no such year, day or word, in the same way', async () => {
   for (const year of ['', 'next', '-1', '1e9', '2026.5', '99999999999999999999']) {
-    for (const name of ['plantings', 'tasks'] as const) {
+    for (const name of ['plantings', 'wishes'] as const) {
       const { status } = await garden.ask(name, { query: { year: year as unknown as number } });
       expect(status, `${name} ${year}`).toBe(422);
     }
   }
+  for (const from of ['', 'today', '2026-02-30', '2026-5-1', '-001-01-01']) {
+    expect((await garden.ask('tasks', { query: { from } })).status, from).toBe(422);
+  }
+  const backwards = await garden.ask('tasks', { query: { from: '2026-05-20', until: '2026-05-19' } });
+  expect(backwards.problem.errors).toMatchObject([{ field: 'until', code: 'endsBeforeStart' }]);
 });

@@ -82,9 +82,9 @@ export function standing<Name extends RouteName, Gathered>(
   { rooms, audience, gather, finish }: StandingList<Name, Gathered>,
 ): Handler<Name> {
   const look = async (call: Call<Name>): Promise<Asked<Gathered>> => {
-    const { store, query } = call;
+    const { store, params, query } = call;
     const { garden } = call.member;
-    const key = `${name} ${garden.id} ${JSON.stringify(query)} ${(await audience?.(call)) ?? ''}`;
+    const key = `${name} ${JSON.stringify([params, query])} ${(await audience?.(call)) ?? ''}`;
     const today = todayIn(garden, store.clock);
     const stamp = `${await stampOf(store.manager, garden.id, rooms)} ${garden.version} ${today}`;
     const answered = kept.get(key, stamp);

@@ -3,6 +3,7 @@ export { seasonRoutes } from './routes.ts';
 export {
   overdueAfter,
   type PlantingSchedule,
+  plantingViews,
   SEASON_ROOMS,
   schedulesOf,
   schedulesOfYear,

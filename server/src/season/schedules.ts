@@ -17,7 +17,7 @@ import {
   stageOf,
   startOf,
 } from '@unity-acre/core/season';
-import { type EntityManager, In, LessThan, Not } from 'typeorm';
+import { type EntityManager, type FindOptionsWhere, In, LessThan, Not } from 'typeorm';
 import { catalogueOf } from '../crops/index.ts';
 import { findInPieces } from '../database/pieces.ts';
 import { identityOf, Remembered } from '../database/remember.ts';
@@ -235,27 +235,35 @@ export async function schedulesOf(
   return scheduled;
 }
 
-/** The plantings of a season: those of its year, those the winter before brought into it, and what stands for years. */
+/**
+ * The plantings of a season: those of its year, those the winter before brought into it, and what stands for years.
+ * @param bedIds only those in these beds; in all where it is not said
+ */
 export async function schedulesOfYear(
   manager: EntityManager,
   garden: GardenEntity,
   year: number,
   today: Day,
+  bedIds?: readonly string[],
 ): Promise<PlantingSchedule[]> {
-  const gardenId = garden.id;
+  const where = { gardenId: garden.id, ...(bedIds && { bedId: In(bedIds) }) };
   const ofYear = [
-    ...(await findInPieces(manager, plantings, { gardenId, year })),
-    ...(await findInPieces(manager, plantings, { gardenId, year: year - 1, cropping: 'overwinter' })),
+    ...(await findInPieces(manager, plantings, { ...where, year })),
+    ...(await findInPieces(manager, plantings, { ...where, year: year - 1, cropping: 'overwinter' })),
   ];
   await breathe();
-  return schedulesOf(manager, garden, [...ofYear, ...(await standing(manager, gardenId, year))], today, year);
+  return schedulesOf(manager, garden, [...ofYear, ...(await standing(manager, where, year))], today, year);
 }
 
 /** Perennials of years before that have not been cleared. */
-async function standing(manager: EntityManager, gardenId: string, year: number): Promise<PlantingEntity[]> {
-  const catalogue = await catalogueOf(manager, gardenId);
+async function standing(
+  manager: EntityManager,
+  where: FindOptionsWhere<PlantingEntity> & { gardenId: string },
+  year: number,
+): Promise<PlantingEntity[]> {
+  const catalogue = await catalogueOf(manager, where.gardenId);
   const perennial = catalogue.crops.filter((crop) => crop.perennial).map((crop) => crop.id);
-  const rows = await manager.findBy(plantings, { gardenId, year: LessThan(year), cropId: In(perennial) });
+  const rows = await manager.findBy(plantings, { ...where, year: LessThan(year), cropId: In(perennial) });
   if (rows.length === 0) return [];
   const cleared = await manager.find(entries, {
     where: { plantingId: In(rows.map((row) => row.id)), kind: 'clearing' },

@@ -119,7 +119,7 @@ describe('the log moves the plan', () => {
   it('marks tasks done by the log and keeps their ids', async () => {
     const planting = await garden.planting(bedId);
     const mine = async () =>
-      (await garden.ok('tasks', { query: { year: 2026 } })).filter(
+      (await garden.ok('tasks', { query: { from: '2026-01-01' } })).filter(
         (t) => t.plantingId === planting.id && t.kind !== 'keepMoist' && t.nth === 1,
       );
     const before = await mine();
@@ -279,7 +279,7 @@ describe('across years', () => {
     expect(steps.map(({ kind }) => kind)).toEqual(['feed', 'firstPick', 'lastPick']);
     expect(steps.at(-1)!.on.slice(0, 4)).toBe('2026');
     const feeds = async (year: number) =>
-      (await garden.ok('tasks', { query: { year } })).filter(
+      (await garden.ok('tasks', { query: { from: `${year}-01-01` } })).filter(
         (task) => task.plantingId === planting.id && task.kind === 'feed',
       );
     const [now] = await feeds(2026);

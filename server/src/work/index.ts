@@ -8,10 +8,12 @@ import { calendarRoutes } from './sessions/calendar.ts';
 import { sessionRoutes } from './sessions/sessions.ts';
 import { signUpRoutes } from './sessions/signUps.ts';
 import { workDoneRoutes } from './sessions/workDone.ts';
+import { cardRoutes } from './tasks/cards.ts';
 import { taskRoutes } from './tasks/tasks.ts';
 
 export const workRoutes = {
   ...taskRoutes,
+  ...cardRoutes,
   ...roundRoutes,
   ...sessionRoutes,
   ...signUpRoutes,

@@ -22,7 +22,7 @@ type ReadOfGarden =
   | 'ownCrops'
   | 'weather'
   | 'seedLots';
-type ReadOfYear = 'plantings' | 'tasks' | 'harvestTotals' | 'wishes' | 'hours';
+type ReadOfYear = 'plantings' | 'harvestTotals' | 'wishes' | 'hours';
 
 /** A list of a garden, and what it is kept under. */
 export const listOf = <Name extends ReadOfGarden>(gardenId: string, name: Name): Read<AnswerOf<Name>> => ({

@@ -1,6 +1,6 @@
 import type { UseQueryResult } from '@tanstack/react-query';
-import type { AnswerOf } from '@unity-acre/contract';
 import type { Garden } from '@unity-acre/contract/place';
+import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { seasonYearOf as seasonYearAt } from '@unity-acre/core/place';
 import { useMemo } from 'react';
@@ -30,14 +30,12 @@ const onceEach = <Row extends { id: string }>(rows: Row[]): Row[] =>
 /** For plantings whose dates are shown without why they stand where they do: a third of the bytes. */
 export const datesAlone = { reasons: 'no' } as const;
 
-type ByYear = 'plantings' | 'tasks';
-
 /** The lists of the season that is and of the one after it. */
-export function bothSeasonsOf<Name extends ByYear>(
+export function bothSeasonsOf(
   garden: Pick<Garden, 'id' | 'latitude' | 'today'>,
-  name: Name,
+  name: 'plantings',
   query: object = {},
-): [now: Read<AnswerOf<Name>>, next: Read<AnswerOf<Name>>] {
+): [now: Read<Planting[]>, next: Read<Planting[]>] {
   const year = seasonYearOf(garden, garden.today);
   return [seasonListOf(garden.id, name, year, query), seasonListOf(garden.id, name, year + 1, query)];
 }
@@ -46,10 +44,7 @@ export function bothSeasonsOf<Name extends ByYear>(
  * A list of the season that is and the one after it: in November people plan and call sessions for the spring. Nothing
  * is given before both are there.
  */
-export function useBothSeasons<Name extends ByYear>(
-  name: Name,
-  query: object = {},
-): UseQueryResult<AnswerOf<Name>> {
+export function useBothSeasons(name: 'plantings', query: object = {}): UseQueryResult<Planting[]> {
   const [ofNow, ofNext] = bothSeasonsOf(useHere().garden, name, query);
   const now = useRead(ofNow);
   const next = useRead(ofNext);
@@ -59,5 +54,5 @@ export function useBothSeasons<Name extends ByYear>(
   );
   const isPending = now.isPending || next.isPending;
   const isFetching = now.isFetching || next.isFetching;
-  return { ...(now.isError ? now : next), isPending, isFetching, data } as UseQueryResult<AnswerOf<Name>>;
+  return { ...(now.isError ? now : next), isPending, isFetching, data } as UseQueryResult<Planting[]>;
 }

@@ -11,6 +11,7 @@ import {
 } from '../garden/index.ts';
 import { entryPages } from '../log/entryPages.ts';
 import { listedDays, sessionsOf } from '../work/sessions/index.ts';
+import { tasksOf } from '../work/taskLists.ts';
 import { weekDays } from '../work/week/weekDays.ts';
 
 /** Asks for lists, which are kept until the screen comes that reads them. */
@@ -26,7 +27,7 @@ const firstReads: Record<string, (garden: Garden) => void> = {
   '/': (garden) =>
     ask(
       sessionsOf(garden.id, weekDays(garden.today)),
-      ...bothSeasonsOf(garden, 'tasks'),
+      tasksOf(garden.id, weekDays(garden.today)),
       ...bothSeasonsOf(garden, 'plantings', datesAlone),
       listOf(garden.id, 'beds'),
     ),
@@ -36,7 +37,7 @@ const firstReads: Record<string, (garden: Garden) => void> = {
   '/sessions': (garden) =>
     ask(
       sessionsOf(garden.id, listedDays(garden.today)),
-      ...bothSeasonsOf(garden, 'tasks'),
+      tasksOf(garden.id, { ...listedDays(garden.today), taken: 'only' }),
       listOf(garden.id, 'beds'),
     ),
   '/log': (garden) => {

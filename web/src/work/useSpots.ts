@@ -3,8 +3,9 @@ import type { Point } from '@unity-acre/core/ground';
 import { outlineIn, type PlaceInBed } from '@unity-acre/core/season';
 import { useMemo } from 'react';
 import { useCatalogue } from '../crops/catalogue.ts';
-import { datesAlone, useBothSeasons, useHere, useList } from '../garden/index.ts';
+import { useHere, useList } from '../garden/index.ts';
 import { placesIn } from '../ground/plan/index.ts';
+import { useCardPlantings } from './cardPlantings.ts';
 
 /** The ground of a planting, in its bed and on the plan. */
 export interface Spot {
@@ -18,11 +19,11 @@ export interface Spot {
 export function useSpots(plantingIds: readonly string[]): Spot[] {
   const { garden } = useHere();
   const catalogue = useCatalogue();
-  const plantings = useBothSeasons('plantings', datesAlone).data;
+  const plantings = useCardPlantings();
   const beds = useList('beds').data;
   const wanted = plantingIds.join(' ');
   return useMemo(() => {
-    if (!plantings || !beds) return [];
+    if (!beds) return [];
     const ids = new Set(wanted.split(' '));
     const own = plantings.filter(({ id }) => ids.has(id));
     const grounds = new Map(own.map(({ bedId, year }) => [`${bedId} ${year}`, { bedId, year }]));

@@ -126,6 +126,18 @@ describe('work chosen for a day', () => {
     expect(early(['sow'], {})).toEqual([]);
   });
 
+  it('makes too early what waits for it and is set for a day before', () => {
+    expect(early(['sow'], { netOn: '2026-05-16' })).toEqual([
+      { id: 'netOn', waitsFor: 'sow', on: '2026-05-23' },
+    ]);
+    expect(early(['sow'], { netOn: '2026-05-23' })).toEqual([]);
+    expect(early(['sow'], { netOn: '2026-05-30' })).toEqual([]);
+  });
+
+  it('is not asked about other work that stands in the wrong order', () => {
+    expect(early(['support'], { sow: '2026-05-30', netOn: '2026-05-24' }, '2026-05-16')).toEqual([]);
+  });
+
   it('is not, where both are chosen, though one still stands in a later session', () => {
     expect(early(['sow', 'support'], { support: '2026-05-30' })).toEqual([]);
   });

@@ -69,8 +69,8 @@ export interface TooEarly {
 }
 
 /**
- * What of the work that is chosen for a day waits for something that is set for a later one. What it waits for and has no day
- * yet may be done any time, and hinders nothing.
+ * What would be done too early if some work were done on a day: what of it waits for something that is set for a later one, and
+ * what is set for an earlier one and waits for it. What has no day yet may be done any time, and hinders nothing.
  * @param work what is open  @param dayOf the day for which something is set; null for none
  */
 export function putTooEarly(
@@ -79,11 +79,14 @@ export function putTooEarly(
   on: Day,
   dayOf: (id: string) => Day | null,
 ): TooEarly[] {
-  const after = prerequisites(work);
-  return [...chosen].flatMap((id) => {
-    const later = (after.get(id) ?? []).flatMap((waitsFor) => {
-      const day = chosen.has(waitsFor) ? null : dayOf(waitsFor);
-      return day !== null && day > on ? [{ id, waitsFor, on: day }] : [];
+  const dayIf = (id: string) => (chosen.has(id) ? on : dayOf(id));
+  return [...prerequisites(work)].flatMap(([id, before]) => {
+    const day = dayIf(id);
+    if (day === null) return [];
+    const later = before.flatMap((waitsFor) => {
+      const set = dayIf(waitsFor);
+      const isInHand = chosen.has(id) || chosen.has(waitsFor);
+      return isInHand && set !== null && set > day ? [{ id, waitsFor, on: set }] : [];
     });
     return later.slice(0, 1);
   });

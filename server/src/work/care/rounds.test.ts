@@ -28,7 +28,7 @@ async function round(over: object = {}) {
   return id;
 }
 const tasksOf = async (roundId: string) =>
-  (await garden.ok('tasks', { query: { year: 2026 } })).filter((task) => task.roundId === roundId);
+  (await garden.ok('tasks', { query: { from: '2026-01-01' } })).filter((task) => task.roundId === roundId);
 
 describe('rounds of care', () => {
   it('become tasks, of which a missed occurrence is past when the next has begun', async () => {
@@ -106,7 +106,7 @@ describe('rounds of care', () => {
   });
 
   it('are put into sessions by a rota, a bed being made ready before it is sown', async () => {
-    const rows = await garden.ok('tasks', { query: { year: 2026 } });
+    const rows = await garden.ok('tasks', { query: { from: '2026-01-01' } });
     for (const { id, roundId } of rows)
       if (roundId) await garden.ask('markTask', { params: { id }, body: { doneOn: '2026-05-20' } });
     const ready = (await garden.bed({ name: 'To be made ready' })).id;
@@ -138,7 +138,7 @@ describe('rounds of care', () => {
     const order = rota.sessions.flatMap(({ taskIds }) => taskIds);
     const placed = order.findIndex((id) => id.startsWith(`${compost}.`));
     expect(placed).toBeGreaterThanOrEqual(0);
-    const tasks = await garden.ok('tasks', { query: { year: 2026 } });
+    const tasks = await garden.ok('tasks', { query: { from: '2026-01-01' } });
     const sow = tasks.find(({ bedIds, kind }) => bedIds[0] === ready && kind === 'sow')!;
     const sown = order.indexOf(sow.id);
     expect(sown).toBeGreaterThan(placed);

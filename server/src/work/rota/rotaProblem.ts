@@ -30,7 +30,7 @@ import { roundTasks } from '../care/rounds.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from '../entity.ts';
 import { movedSession } from '../sessions/moving.ts';
 import { paceOfGarden } from '../tasks/paceOfGarden.ts';
-import { taskViews } from '../tasks/tasks.ts';
+import { taskViews } from '../tasks/taskViews.ts';
 
 /** A chance of rain from which a day is not dry. */
 const RAIN = 0.5;

@@ -8,7 +8,7 @@ beforeAll(async () => {
   harness = await Harness.open();
   garden = await harness.setUp();
   for (const n of [1, 2, 3]) await garden.planting((await garden.bed({ name: `Bed ${n}` })).id);
-  taskIds = (await garden.ok('tasks', { query: { year: 2026 } })).map(({ id }) => id);
+  taskIds = (await garden.ok('tasks', { query: { from: '2026-01-01' } })).map(({ id }) => id);
 });
 afterAll(() => harness.close());
 
@@ -84,7 +84,7 @@ describe('work done in a session', () => {
     const { id } = await garden.session({ taskIds: taskIds.slice(0, 1) });
     const taskId = taskIds[0]!;
     const task = async (other = taskId) =>
-      (await garden.ok('tasks', { query: { year: 2026 } })).find((one) => one.id === other)!;
+      (await garden.ok('tasks', { query: { from: '2026-01-01' } })).find((one) => one.id === other)!;
     const before = (await task()).minutes;
     const log = (over: object) =>
       garden.ok('logWork', { params: { id, taskId }, body: { ...work, ...over } });

@@ -10,7 +10,7 @@ beforeAll(async () => {
   garden = await harness.setUp();
   const bed = await garden.bed();
   await garden.planting(bed.id);
-  taskIds = (await garden.ok('tasks', { query: { year: 2026 } })).map((task) => task.id);
+  taskIds = (await garden.ok('tasks', { query: { from: '2026-01-01' } })).map((task) => task.id);
 });
 afterAll(() => harness.close());
 
@@ -38,7 +38,7 @@ describe('work sessions', () => {
     const sessions = await garden.ok('sessions');
     expect(sessions.find((s) => s.id === first.id)!.taskIds).toEqual(taskIds.slice(0, 1));
     expect(sessions.find((s) => s.id === second.id)!.taskIds).toEqual(taskIds.slice(1, 3));
-    const tasks = await garden.ok('tasks', { query: { year: 2026 } });
+    const tasks = await garden.ok('tasks', { query: { from: '2026-01-01' } });
     expect(tasks.find((t) => t.id === taskIds[1])!.sessionId).toBe(second.id);
   });
 

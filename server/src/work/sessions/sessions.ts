@@ -9,6 +9,7 @@ import { invalid, Refusal } from '../../http/refusal.ts';
 import { standing } from '../../http/standing.ts';
 import { plantings } from '../../season/entity.ts';
 import { asCalled, rounds, type SessionEntity, sessions, signUps, workDone } from '../entity.ts';
+import { refuseOutOfOrder } from './inOrder.ts';
 import { isMoved, moveIn, tellExpected } from './moving.ts';
 import { sessionViews, withoutTasks } from './sessionViews.ts';
 import { moveUp } from './waiting.ts';
@@ -87,6 +88,11 @@ export const sessionRoutes: SessionRoutes = {
       await check(writing.manager, params.gardenId, body);
       const known = await writing.manager.findOneBy(sessions, params);
       const taskIds = [...new Set(body.taskIds)];
+      const { garden } = call.member;
+      if (known?.state !== 'calledOff') {
+        const database = { manager: writing.manager, clock: call.store.clock };
+        await refuseOutOfOrder(database, garden, { id: params.id, on: body.on, taskIds });
+      }
       const row = await writing.put(
         sessions,
         params.id,
@@ -101,7 +107,6 @@ export const sessionRoutes: SessionRoutes = {
         ifMatch,
       );
       await takeFromOthers(writing, params.gardenId, [row]);
-      const { garden } = call.member;
       if (known && isMoved(known, row))
         await tellExpected(writing, 'moved', known, row, garden, call.store.clock);
       // A larger session, or one that may be held after all, has room for those who wait.
@@ -109,9 +114,13 @@ export const sessionRoutes: SessionRoutes = {
       return (await sessionViews(writing.manager, [row], call.member.person))[0]!;
     }),
 
-  callSessions: ({ params, body, change, member }) =>
+  callSessions: ({ params, body, change, member, store }) =>
     change('session.saved', body.sessions[0]!.title, async (writing) => {
-      for (const session of body.sessions) await check(writing.manager, params.gardenId, session);
+      const database = { manager: writing.manager, clock: store.clock };
+      for (const session of body.sessions) {
+        await check(writing.manager, params.gardenId, session);
+        await refuseOutOfOrder(database, member.garden, session);
+      }
       const rows = await writing.putAll<SessionEntity>(
         sessions,
         eachTaskOnce(body.sessions).map(({ id, ...session }) => ({

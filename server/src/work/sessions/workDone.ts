@@ -6,8 +6,8 @@ import { Refusal } from '../../http/refusal.ts';
 import { todayIn } from '../../place/index.ts';
 import { sessions, type WorkDoneEntity, workDone } from '../entity.ts';
 import { isLatest, momentOf } from '../moment.ts';
+import { oneTask } from '../tasks/askedTasks.ts';
 import { markDone } from '../tasks/markDone.ts';
-import { oneTask } from '../tasks/tasks.ts';
 import { sessionViews } from './sessionViews.ts';
 import { mayLead } from './signUps.ts';
 

@@ -46,7 +46,7 @@ beforeAll(async () => {
 });
 afterAll(() => harness.close());
 
-const tasks = () => garden.ok('tasks', { query: { year: 2026 } });
+const tasks = () => garden.ok('tasks', { query: { from: '2026-01-01' } });
 const taskBy = async (id: string) => (await tasks()).find((task) => task.id === id)!;
 const logged = async (taskId: string): Promise<Entry[]> =>
   (await garden.ok('entries', { query: { limit: 500 } })).entries.filter((entry) => entry.taskId === taskId);

@@ -2,29 +2,34 @@ import type { TaskView } from '@unity-acre/contract/work';
 import { Printer } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { useBothSeasons, useList } from '../../garden/index.ts';
+import { useList } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { Refused } from '../../kit/refused.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { CardPlantings } from '../cardPlantings.ts';
 import { DayMap } from '../day/index.ts';
 import { useTaskSentence } from '../sentence.ts';
 import { useSessionsWith } from '../sessions/index.ts';
+import { useTaskCard } from '../taskLists.ts';
 import { TaskCard } from './TaskCard.tsx';
 
 /** One task's card: what, where on the plan, how many, how deep, how far apart, and when it is done; for screen and paper. */
 export default function CardPage() {
   const { t } = useTranslation('day');
   const { taskId } = useParams();
-  const tasks = useBothSeasons('tasks');
+  const cards = useTaskCard(taskId!);
+  if (isGone(cards.error)) return <Bare title={t('card.gone')} />;
   return (
-    <Loaded of={tasks}>
-      {(list) => {
-        const task = list.find(({ id }) => id === taskId);
-        return task ? <Card task={task} /> : <Bare title={t('card.gone')} />;
-      }}
+    <Loaded of={cards}>
+      {({ tasks: [task], plantings }) => (
+        <CardPlantings value={plantings}>{task && <Card task={task} />}</CardPlantings>
+      )}
     </Loaded>
   );
 }
+
+const isGone = (error: unknown): boolean => error instanceof Refused && error.problem.code === 'notFound';
 
 function Card({ task }: { task: TaskView }) {
   const { t } = useTranslation(['day', 'work']);

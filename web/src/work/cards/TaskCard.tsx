@@ -14,10 +14,11 @@ import {
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
-import { datesAlone, useBothSeasons, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { useHere, useList, useMeasure } from '../../garden/index.ts';
 import { useSpotWords } from '../../ground/plan/index.ts';
 import { PackingDrawing } from '../../season/planner/index.ts';
 import { atHandOf } from '../atHand.ts';
+import { useCardPlantings } from '../cardPlantings.ts';
 import { useToolName } from '../care/index.ts';
 import { useSpots } from '../useSpots.ts';
 import { HowTo } from './HowTo.tsx';
@@ -94,7 +95,7 @@ function Asked({ task }: { task: TaskView }) {
 function PlantingCard({ task, kind }: { task: TaskView; kind: TaskKind }) {
   const { t } = useTranslation(['day', 'season', 'cards', 'crops']);
   const usual = useCatalogue().crop(task.cropId);
-  const planting = useBothSeasons('plantings', datesAlone).data?.find(({ id }) => id === task.plantingId);
+  const planting = useCardPlantings().find(({ id }) => id === task.plantingId);
   const bed = useList('beds').data?.find(({ id }) => id === task.bedIds[0]);
   const spots = useSpots(task.plantingId ? [task.plantingId] : []);
   const spotWords = useSpotWords();

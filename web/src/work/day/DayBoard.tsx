@@ -2,7 +2,7 @@ import type { Session, TaskView } from '@unity-acre/contract/work';
 import { minuteOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { useBothSeasons, useHere, useLive } from '../../garden/index.ts';
+import { useHere, useLive } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
@@ -10,6 +10,7 @@ import { stateLook } from '../cards/index.ts';
 import { inWorkOrder } from '../order.ts';
 import { useTaskSentence } from '../sentence.ts';
 import { useSessions } from '../sessions/index.ts';
+import { useTasks } from '../taskLists.ts';
 import { timeFor } from './clock.ts';
 import { expectedAt, headsOf } from './expected.ts';
 
@@ -22,7 +23,7 @@ export default function DayBoard() {
   const { garden } = useHere();
   const dates = useDates();
   const sessions = useSessions({ from: garden.today });
-  const tasks = useBothSeasons('tasks');
+  const tasks = useTasks({ from: garden.today, until: garden.today, taken: 'only' });
   useLive();
   return (
     <Screen title={t('board.title')}>

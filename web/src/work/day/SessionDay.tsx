@@ -5,14 +5,16 @@ import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { datesAlone, useBothSeasons, useHere, useLeads, useList, useLive } from '../../garden/index.ts';
+import { useHere, useLeads, useList, useLive } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
+import { CardPlantings } from '../cardPlantings.ts';
 import { BringList, WorkCard } from '../cards/index.ts';
 import { inWorkOrder } from '../order.ts';
 import { useSessionsWith } from '../sessions/index.ts';
+import { useSessionCards, useTasks } from '../taskLists.ts';
 import { DayMap } from './DayMap.tsx';
 import { useKeptHere } from './keptHere.ts';
 import { MarksNote } from './MarksNote.tsx';
@@ -27,8 +29,7 @@ export default function SessionDay() {
   const { t } = useTranslation('day');
   const { id } = useParams();
   const sessions = useSessionsWith(id);
-  const tasks = useBothSeasons('tasks');
-  const plantings = useBothSeasons('plantings', datesAlone);
+  const cards = useSessionCards(id!);
   const beds = useList('beds');
   const landmarks = useList('landmarks');
   const leads = useLeads();
@@ -44,7 +45,7 @@ export default function SessionDay() {
       window.removeEventListener('online', again);
     };
   }, []);
-  const isReady = [tasks, plantings, beds, landmarks].every(({ data }) => data) && (!leads || !!people.data);
+  const isReady = [cards, beds, landmarks].every(({ data }) => data) && (!leads || !!people.data);
   useKeptHere(isReady);
   return (
     <Loaded of={sessions}>
@@ -60,8 +61,12 @@ export default function SessionDay() {
           );
         }
         return (
-          <Loaded of={tasks}>
-            {(taskList) => <Day session={session} tasks={taskList} people={people.data ?? []} />}
+          <Loaded of={cards}>
+            {({ tasks, plantings }) => (
+              <CardPlantings value={plantings}>
+                <Day session={session} tasks={tasks} people={people.data ?? []} />
+              </CardPlantings>
+            )}
           </Loaded>
         );
       }}
@@ -79,8 +84,9 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
   const mayMark = leads || session.leadId === personId;
   const own = inWorkOrder(session.taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []));
   // Small things of the day are for whoever is there.
+  const ofDay = useTasks({ from: session.on, until: session.on }).data ?? [];
   const { brief } = withBriefTogether(
-    tasks.filter(({ on, sessionId }) => on === session.on && sessionId === null),
+    ofDay.filter(({ on, sessionId }) => on === session.on && sessionId === null),
   );
   const bedIds = [...new Set(own.flatMap((task) => task.bedIds))];
   return (

@@ -4,13 +4,14 @@ import { addDays } from '@unity-acre/core/calendar';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
-import { useBothSeasons, useHere, useList, useMeasure, useWatched, useWrite } from '../../garden/index.ts';
+import { useHere, useList, useMeasure, useWatched, useWrite } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, DateField, Progress } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field, hasFields } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 import { useSessions } from '../sessions/index.ts';
+import { useTasks } from '../taskLists.ts';
 import { Goals, useGoalWords } from './Goals.tsx';
 import { holdCount, noHolds } from './holds.ts';
 import { LeftOutPeople, LeftOutTasks } from './LeftOut.tsx';
@@ -29,9 +30,9 @@ export interface RotaNames {
 /** Makes the rota: begun, watched, looked at with its reasons, and put into the sessions as one change. */
 export default function RotaPage() {
   const { t } = useTranslation('rota');
-  const tasks = useBothSeasons('tasks');
-  const people = useList('people');
   const { garden } = useHere();
+  const tasks = useTasks({ from: garden.today });
+  const people = useList('people');
   const sessions = useSessions({ from: garden.today });
   return (
     <Screen title={t('title')}>

@@ -1,6 +1,6 @@
 import { type Session, sessionInput, type TaskView } from '@unity-acre/contract/work';
 import { addDays, weekday } from '@unity-acre/core/calendar';
-import { isBrief, type TooEarly } from '@unity-acre/core/work';
+import type { TooEarly } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -10,7 +10,7 @@ import { useDates } from '../../kit/dates.ts';
 import { Field, useBodyForm } from '../../kit/forms/index.ts';
 import { FormSheet } from '../../kit/screens/index.ts';
 import { useTaskSentence } from '../sentence.ts';
-import { useTooEarly } from './useTooEarly.ts';
+import { useSessionTasks } from './sessionTasks.ts';
 
 interface Values {
   title: string;
@@ -29,7 +29,8 @@ interface Values {
 
 interface Props {
   session: Session | null;
-  tasks: TaskView[];
+  /** the tasks of all sessions */
+  taken: TaskView[];
   /** a task to begin with */
   wanted?: string | null;
   /** calls it off or moves it, which is told to all who are expected */
@@ -39,9 +40,6 @@ interface Props {
 
 /** A session is repeated so often at most. */
 const MOST_REPEATED = 52;
-
-/** So long after its window a task is still offered, days. */
-const LATE_DAYS = 14;
 
 /** The same weekday from a day to another, the first in any case. */
 function weeklyDays(on: string, until: string): string[] {
@@ -60,13 +58,12 @@ function WaitsFor({ early, of }: { early: TooEarly; of(taskId: string): string }
 }
 
 /** Calls a work session, or changes one: when, where, who leads, and which tasks. */
-export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }: Props) {
+export function SessionSheet({ session, taken, wanted = null, onMove, onClose }: Props) {
   const { t } = useTranslation(['work', 'rota', 'kit']);
   const { garden } = useHere();
   const people = useList('people');
   const sentence = useTaskSentence();
   const [id] = useState(() => session?.id ?? newId());
-  const tooEarly = useTooEarly(tasks, id);
   const save = useWrite('saveSession', ({ data }) => t('rota:sheet.sessionSaved', { title: data.title }));
   // Made once, so that what is sent again is the same.
   const [ids] = useState(() => Array.from({ length: MOST_REPEATED }, (_, i) => (i === 0 ? id : newId())));
@@ -83,10 +80,7 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
   });
   const form = useBodyForm<Values, ReturnType<typeof sessionInput.parse>>({
     draft: `session ${session?.id ?? 'new'}`,
-    schema: sessionInput.refine(({ taskIds, on }) => tooEarly(taskIds, on).length === 0, {
-      path: ['taskIds'],
-      message: 'tooEarly',
-    }),
+    schema: sessionInput,
     defaults: session
       ? valuesOf(session)
       : {
@@ -141,18 +135,11 @@ export function SessionSheet({ session, tasks, wanted = null, onMove, onClose }:
   const takeAway = () => remove.mutate({ params: { id }, ifMatch: session?.version }, { onSuccess: onClose });
   const on = form.watch('on');
   const chosen = form.watch('taskIds');
-  const early = tooEarly(chosen, on);
+  const { tasks, fitting, early } = useSessionTasks(id, taken, { on, chosen, wanted });
   const sentenceOf = (taskId: string) => {
     const task = tasks.find((one) => one.id === taskId);
     return task ? sentence(task) : '';
   };
-  const fitting = tasks.filter(
-    (task) =>
-      chosen.includes(task.id) ||
-      (task.state !== 'done' &&
-        task.window.earliest <= on &&
-        addDays(task.window.latest, isBrief(task.kind) ? 0 : LATE_DAYS) >= on),
-  );
   return (
     <FormSheet
       of={form}

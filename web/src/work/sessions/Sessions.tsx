@@ -3,11 +3,12 @@ import { Plus } from 'lucide-react';
 import { useDeferredValue, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
-import { useBothSeasons, useHere, useLeads, useLive } from '../../garden/index.ts';
+import { useHere, useLeads, useLive } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { useTasks } from '../taskLists.ts';
 import { CalendarAddress } from './CalendarAddress.tsx';
 import { SessionRow } from './SessionRow.tsx';
 import { listedDays, useSessions } from './sessionLists.ts';
@@ -22,7 +23,7 @@ export default function Sessions() {
   const { garden } = useHere();
   const leads = useLeads();
   const sessions = useSessions(listedDays(garden.today));
-  const tasks = useBothSeasons('tasks');
+  const tasks = useTasks({ ...listedDays(garden.today), taken: 'only' });
   const [search, setSearch] = useSearchParams();
   // A task on another screen may ask for a session of its own.
   const wanted = search.get('task');
@@ -80,7 +81,7 @@ export default function Sessions() {
       {edited && tasks.data && (
         <SessionSheet
           session={edited === 'new' ? null : edited}
-          tasks={tasks.data}
+          taken={tasks.data}
           wanted={wanted}
           onUnfetched={close}
           onMove={(session) => {

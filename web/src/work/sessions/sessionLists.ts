@@ -16,7 +16,7 @@ interface Span {
 /** So far back sessions are listed, days. */
 const PAST_DAYS = 366;
 /** The days whose sessions are listed. */
-export const listedDays = (today: Day): Span => ({ from: addDays(today, -PAST_DAYS) });
+export const listedDays = (today: Day): { from: Day } => ({ from: addDays(today, -PAST_DAYS) });
 
 /** The sessions of some days, and what they are kept under: only what a screen shows is asked for. */
 export const sessionsOf = (gardenId: string, span: Span): Read<Session[]> => ({

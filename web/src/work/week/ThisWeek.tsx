@@ -22,6 +22,7 @@ import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { SessionRow, useSessions } from '../sessions/index.ts';
 import { TaskRow } from '../TaskRow.tsx';
+import { useTasks } from '../taskLists.ts';
 import { WeatherStrip } from './WeatherStrip.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
 import { weekDays } from './weekDays.ts';
@@ -77,7 +78,7 @@ function ForReceiver() {
 function Week() {
   const { garden } = useHere();
   const sessions = useSessions(weekDays(garden.today));
-  const tasks = useBothSeasons('tasks');
+  const tasks = useTasks(weekDays(garden.today));
   const plantings = useBothSeasons('plantings', datesAlone);
   return (
     <Loaded of={sessions}>
