@@ -209,6 +209,24 @@ it('logs what is marked done, in the log book too, and strikes it out when that 
   expect(troubles).toEqual([]);
 }, 60_000);
 
+it('logs how a task of the list went: how much of it, how long, and who was at it', async () => {
+  await hand.open('/');
+  const row = '::-p-xpath(//main//li[.//a[contains(@href, ".setOut")]][1]';
+  const sentence = await page.$eval(`${row}//a)`, (link) => link.textContent ?? '');
+  await hand.click(`${row}//button[starts-with(., "${work.howItWent}")])`);
+  await hand.choose(day.howMuch, day.partDone.replace('{{percent}}', '50'));
+  await hand.write(day.went.minutes, 'long');
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.notANumber);
+  await hand.write(day.went.minutes, '25');
+  await hand.click('::-p-aria([role="checkbox"][name="Dell Okafor-Hayes"])');
+  await hand.press(w.kit.save);
+  await hand.reads(day.went.kept.replace('{{task}}', sentence));
+  const [entry] = (await hand.list<{ entries: Entry[] }>('entries?limit=5')).entries;
+  expect(entry).toMatchObject({ kind: 'settingOut', share: 0.5, minutes: 25, people: ['Dell Okafor-Hayes'] });
+  expect(troubles).toEqual([]);
+}, 60_000);
+
 it('plans work in the garden’s own words, every second Saturday of a month, and has it among the open work', async () => {
   const { care } = day;
   await hand.open('/sessions/care');

@@ -128,6 +128,8 @@ export const taskMarkInput = z.strictObject({
   share: z.number().min(0.05).max(1).default(1),
   /** minutes by the clock, however many were at it; null where nobody looked */
   minutes: z.number().int().min(1).max(900).nullable().default(null),
+  /** who was at it, beside whoever marks it */
+  people: z.array(id).max(60).default([]),
 });
 /** Several small tasks of a day, done together. */
 export const tasksMarkInput = taskMarkInput

@@ -1,13 +1,15 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, daysBetween } from '@unity-acre/core/calendar';
 import { Check } from 'lucide-react';
-import type { ReactNode } from 'react';
+import { type ReactNode, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCatalogue } from '../crops/catalogue.ts';
 import { useHere, useLeads, useWrite } from '../garden/index.ts';
 import { Button } from '../kit/controls/index.ts';
 import { FamilyMark } from '../kit/FamilyMark.tsx';
+import { fetchedPart } from '../kit/fetchedPart.tsx';
+import { speakOf } from '../words/index.ts';
 import { GoodUntil } from './GoodUntil.tsx';
 import { useTaskSentence } from './sentence.ts';
 
@@ -15,12 +17,18 @@ import { useTaskSentence } from './sentence.ts';
 const BEFORE = 14;
 const AFTER = 28;
 
+const DoneSheet = fetchedPart(async () => {
+  const [{ DoneSheet }] = await Promise.all([import('./DoneSheet.tsx'), speakOf('day')]);
+  return DoneSheet;
+});
+
 /** A task in words, with its window about today. */
 export function TaskRow({ task, children }: { task: TaskView; children?: ReactNode }) {
   const { t } = useTranslation('work');
   const sentence = useTaskSentence();
   const leads = useLeads();
   const { garden } = useHere();
+  const [isTelling, setTelling] = useState(false);
   const mark = useWrite('markTask', {
     say: ({ data }) => t(data.doneOn ? 'ticked' : 'reopened', { task: sentence(data) }),
     expect: ({ body }, patch) =>
@@ -59,6 +67,20 @@ export function TaskRow({ task, children }: { task: TaskView; children?: ReactNo
               <Check aria-hidden size={16} />
               {task.doneOn ? t('notDone') : t('done')}
             </Button>
+          )}
+          {leads && task.doneOn === null && !task.doneByLog && (
+            <Button
+              look="quiet"
+              className="text-ink"
+              onPointerEnter={DoneSheet.fetch}
+              onClick={() => setTelling(true)}
+            >
+              {t('howItWent')}
+              <span className="sr-only">: {sentence(task)}</span>
+            </Button>
+          )}
+          {isTelling && (
+            <DoneSheet task={task} onClose={() => setTelling(false)} onUnfetched={() => setTelling(false)} />
           )}
         </span>
       </span>

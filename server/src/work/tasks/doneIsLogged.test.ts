@@ -108,6 +108,19 @@ describe('a task', () => {
     await mark(id, { doneOn: null });
   });
 
+  it('names who was at it and how long it took, where that is said', async () => {
+    const [task] = (await tasks()).filter(({ state }) => state === 'open');
+    const vera = await garden.person('Vera Volunteer');
+    const stranger = await garden.ask('markTask', {
+      params: { id: task!.id },
+      body: { doneOn: TODAY, people: [newId()] },
+    });
+    expect(stranger.problem.errors).toMatchObject([{ field: 'people', code: 'unknownPerson' }]);
+    await mark(task!.id, { doneOn: TODAY, share: 0.75, minutes: 40, people: [vera, vera] });
+    expect(await logged(task!.id)).toMatchObject([{ minutes: 40, share: 0.75, people: ['Vera Volunteer'] }]);
+    await mark(task!.id, { doneOn: null });
+  });
+
   it('is as the mark that was made last has it, whichever came last', async () => {
     const { id } = await sowing();
     const now = harness.clock.time;

@@ -1,5 +1,8 @@
 import type { TaskView } from '@unity-acre/contract/work';
+import { In } from 'typeorm';
+import { people } from '../../crew/entity.ts';
 import type { Handlers } from '../../http/handle.ts';
+import { invalid } from '../../http/refusal.ts';
 import { standing } from '../../http/standing.ts';
 import { todayIn } from '../../place/index.ts';
 import { SEASON_ROOMS } from '../../season/index.ts';
@@ -20,7 +23,10 @@ export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask' | 'markTasks'> = {
     const task = await oneTask(store, garden, params.id);
     return change(body.doneOn ? 'task.done' : 'task.reopened', task.kind, async (writing) => {
       const { doneOn, share, minutes } = body;
-      const done = doneOn === null ? null : { on: doneOn, share, minutes, people: [] };
+      const named = [...new Set(body.people)];
+      const known = await writing.manager.countBy(people, { gardenId: garden.id, id: In(named) });
+      if (known !== named.length) throw invalid('people', 'unknownPerson');
+      const done = doneOn === null ? null : { on: doneOn, share, minutes, people: named };
       const now = store.clock.now();
       const today = todayIn(garden, store.clock);
       await markDone(writing, task, done, body.at, { personId: person.id, today, now });
