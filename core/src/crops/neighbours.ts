@@ -27,8 +27,9 @@ const isMeant = (name: string, crop: Crop): boolean => name === crop.id || name 
 export function neighboursOf(crop: Crop, evidence: readonly Evidence[]): Neighbour[] {
   return pairs
     .filter((pair) => evidence.includes(pair.evidence))
-    .flatMap(({ a, b, ...rest }) => {
-      if (isMeant(a, crop)) return [{ with: b, ...rest }];
-      return isMeant(b, crop) ? [{ with: a, ...rest }] : [];
-    });
+    .flatMap(({ a, b, ...rest }) => [
+      // A crop may be meant on both sides: a radish is kept from other brassicas, and is one.
+      ...(isMeant(a, crop) && b !== crop.id ? [{ with: b, ...rest }] : []),
+      ...(isMeant(b, crop) && a !== crop.id ? [{ with: a, ...rest }] : []),
+    ]);
 }

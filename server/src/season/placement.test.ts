@@ -1,11 +1,6 @@
-import { type Crop, plainCatalogue } from '@unity-acre/core/crops';
-import { uprightRectangle, workedOutline } from '@unity-acre/core/ground';
-import { seeded } from '@unity-acre/core/maths';
-import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
+import { plainCatalogue } from '@unity-acre/core/crops';
+import { uprightRectangle } from '@unity-acre/core/ground';
 import {
-  type Candidate,
-  defaultRules,
-  lastYearOf,
   type PlannedBed,
   type Posed,
   pose,
@@ -14,100 +9,20 @@ import {
   type Wish,
   type YearPlan,
 } from '@unity-acre/core/season';
-import { broken, Mip, worthOf } from '@unity-acre/core/solving';
+import {
+  bed,
+  bestByTrying,
+  drawn,
+  season,
+  trespasses,
+  wish,
+} from '@unity-acre/core/season/placement/testing';
+import { broken, Mip } from '@unity-acre/core/solving';
 import { describe, expect, it } from 'vitest';
 import { solve as yalps } from 'yalps';
 import { solve } from '../solving/highs.ts';
 
-const almanac = almanacOf(
-  climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
-);
-const crops = plainCatalogue.crops.filter(
-  ({ perennial, harvest, croppings }) =>
-    !perennial && harvest.style !== 'cover' && croppings.includes('spring'),
-);
-
-function bed(i: number, length: number, over: Partial<PlannedBed> = {}): PlannedBed {
-  const box = { x: i * 2, y: 0, width: 1.2192, length };
-  const facts = { height: 0, soilDepth: null, tenure: 'cooperative', sunHours: 9 };
-  return { ...uprightRectangle(box), id: `bed ${i}`, name: `bed ${i}`, ...facts, ...over };
-}
-
-const wish = (id: number, crop: Crop, amount: number, over: Partial<Wish> = {}): Wish => ({
-  id: `wish ${id}`,
-  crop,
-  variety: crop.varieties[0]!,
-  by: 'area',
-  amount,
-  from: null,
-  until: null,
-  tenure: null,
-  weight: 1,
-  ...over,
-});
-
-const season = (beds: PlannedBed[], over: Partial<YearPlan> = {}): YearPlan => ({
-  year: 2026,
-  beds,
-  plantings: [],
-  before: [],
-  after: [],
-  latitude: 44.5,
-  north: 0,
-  rules: defaultRules,
-  evidence: ['tested'],
-  covers: [],
-  today: '2026-01-10',
-  seasonFirst: '2026-01-01',
-  almanacOf: () => almanac,
-  ...over,
-});
-
-/** A season drawn by lot. */
-function drawn(seed: number, beds: number, wishes: number): { plan: YearPlan; list: Wish[] } {
-  const random = seeded(seed);
-  const pick = <T>(list: readonly T[]) => list[Math.floor(random() * list.length)]!;
-  const ground = Array.from({ length: beds }, (_, i) => bed(i, 2 + Math.floor(random() * 3)));
-  const before = ground.map(({ id }) => ({ bedId: id, year: 2025, crop: pick(crops) }));
-  const list = Array.from({ length: wishes }, (_, i) =>
-    wish(i, pick(crops), 0.8 + random() * 2.2, { weight: 1 + Math.floor(random() * 5) }),
-  );
-  return { plan: season(ground, { before }), list };
-}
-
 const solved = (posed: Posed, gap = 0) => solve(posed.mip, { first: posed.first, gap, seconds: 20 });
-
-/** The rules of a garden, checked again without the model: what a choice of candidates breaks. */
-function trespasses(
-  plan: YearPlan,
-  wishes: readonly Wish[],
-  chosen: readonly { wishId: string; candidate: Candidate }[],
-): string[] {
-  const found: string[] = [];
-  for (const one of plan.beds) {
-    const here = chosen.filter(({ candidate }) => candidate.bedId === one.id);
-    const { across, along } = workedOutline(one);
-    for (const { candidate } of here) {
-      const day = candidate.from;
-      const now = here.filter((other) => other.candidate.from <= day && day <= other.candidate.until);
-      const area = now.reduce((sum, other) => sum + other.candidate.width * other.candidate.length, 0);
-      if (area > across * along + 1e-3) found.push(`${one.id} is overfull on ${day}`);
-    }
-    for (const { wishId } of here) {
-      const { crop } = wishes.find(({ id }) => id === wishId)!;
-      // Flowers for the bees come back where they like.
-      if (crop.harvest.style !== 'flowers' && lastYearOf(plan, one.id, crop.family, plan.year) !== null)
-        found.push(`${crop.family} again in ${one.id}`);
-      const hours = crop.sun === 'full' ? 6 : 3;
-      if (one.sunHours !== null && one.sunHours < hours - 0.06)
-        found.push(`${crop.id} is in the dark in ${one.id}`);
-    }
-    const families = here.map(({ wishId }) => wishes.find(({ id }) => id === wishId)!.crop.family);
-    if (families.includes('alliums') && families.includes('legumes'))
-      found.push(`onions and beans in ${one.id}`);
-  }
-  return found;
-}
 
 describe('the best placement', () => {
   it('is as good as the best of all choices, tried one by one, on small gardens', async () => {
@@ -166,58 +81,6 @@ describe('the best placement', () => {
     expect(more.worth).toBeGreaterThanOrEqual(fewer.worth - 1e-6);
   }, 60_000);
 });
-
-/** The worth of the best choice, by trying every way to place every part. */
-function bestByTrying({ mip, candidates, demands }: Posed): number {
-  let best = 0;
-  const byDemand = demands.map((_, d) => candidates.flatMap(({ demand }, i) => (demand === d ? [i] : [])));
-  const values = new Float64Array(mip.columns.length);
-  const more = mip.columns.map((_, i) => i).slice(candidates.length);
-  const tryFrom = (d: number) => {
-    if (d === demands.length) {
-      settle();
-      return;
-    }
-    tryFrom(d + 1);
-    for (const i of byDemand[d]!) {
-      values[i] = 1;
-      if (fitsSoFar()) tryFrom(d + 1);
-      values[i] = 0;
-    }
-  };
-  const isFull = (terms: (typeof mip.rows)[number]['terms']) =>
-    terms.every(([column, times]) => times > 0 && column < candidates.length);
-  const hard = mip.rows.filter(({ terms }) => isFull(terms));
-  const fitsSoFar = () =>
-    hard.every(({ terms, most }) => terms.reduce((sum, [c, t]) => sum + t * values[c]!, 0) <= most + 1e-6);
-  /** What the other columns have to be, the cheapest way: each is named by one row that ends with it. */
-  const settle = () => {
-    for (const column of more) values[column] = 0;
-    for (const { terms, least, most } of mip.rows) {
-      const [last, times] = terms.at(-1)!;
-      if (last < candidates.length || times >= 0) continue;
-      const sum = terms.slice(0, -1).reduce((total, [c, t]) => total + t * values[c]!, 0);
-      const { worth, whole, upper } = mip.columns[last]!;
-      if (worth > 0) continue;
-      const need = (sum - most) / -times;
-      values[last] = Math.min(upper, Math.max(values[last]!, whole ? Math.ceil(need - 1e-9) : need, 0));
-      void least;
-    }
-    for (const [c, { worth }] of mip.columns.entries()) {
-      if (worth <= 0 || c < candidates.length) continue;
-      const rows = mip.rows.filter(({ terms }) => terms.some(([column]) => column === c));
-      values[c] = 1;
-      const holds = rows.every(
-        ({ terms, least }) =>
-          terms.reduce((sum, [column, t]) => sum + t * values[column]!, 0) >= least - 1e-6,
-      );
-      if (!holds) values[c] = 0;
-    }
-    if (broken(mip, values).length === 0) best = Math.max(best, worthOf(mip, values));
-  };
-  tryFrom(0);
-  return best;
-}
 
 /** The model without the evening out of the harvest, whose many small terms are too much for a small solver. */
 function withoutGluts(mip: Mip): Mip {

@@ -1,13 +1,30 @@
 import { addDays, type Day, daysBetween, earlierOf, laterOf } from '../../calendar/index.ts';
-import { neighboursOf } from '../../crops/index.ts';
-import { FULL_SUN_HOURS, PART_SUN_HOURS, workedOutline } from '../../ground/index.ts';
+import type { Crop } from '../../crops/index.ts';
+import { workedOutline } from '../../ground/index.ts';
 import { computeMilestones, type Milestone, startOf } from '../milestones/index.ts';
-import { inGroundSpan, lastYearOf, type PlannedBed, rotates, type YearPlan } from '../planning/index.ts';
+import {
+  harmTogether,
+  inGroundSpan,
+  lacksOf,
+  type PlannedBed,
+  standOf,
+  tasselsMeet,
+  type YearPlan,
+} from '../planning/index.ts';
 import { doubtsOf } from '../windows/index.ts';
 import { type Demand, isFor, pieceOf, waysOf } from './demand.ts';
 
 /** Why a bed does not do for a part of a wish. */
-export const barriers = ['tenure', 'rotation', 'sun', 'soilDepth', 'size', 'neighbours', 'dates'] as const;
+export const barriers = [
+  'tenure',
+  'rotation',
+  'sun',
+  'soilDepth',
+  'size',
+  'neighbours',
+  'crossing',
+  'dates',
+] as const;
 export type Barrier = (typeof barriers)[number];
 
 /** One way to meet a part of a wish: a bed, a start, and what it takes. */
@@ -41,53 +58,69 @@ interface Timed {
   off: number;
 }
 
-/** All ways to meet the parts, and for each part how many beds each barrier takes away. */
+/** Of how many beds something keeps a part out, and of how many nothing else does. */
+export interface Barred {
+  beds: number;
+  alone: number;
+}
+
+/** All ways to meet the parts, and for each part what keeps it out of how many beds. */
 export function candidatesOf(
   plan: YearPlan,
   demands: readonly Demand[],
 ): {
   candidates: Candidate[];
-  barred: Map<Barrier, number>[];
+  barred: Map<Barrier, Barred>[];
 } {
   const candidates: Candidate[] = [];
   const times = new Map<string, Timed[]>();
   const barred = demands.map((demand, i) => {
-    const counts = new Map<Barrier, number>();
+    const counts = new Map<Barrier, Barred>();
     for (const bed of plan.beds) {
-      const barrier = barrierOf(plan, demand, bed);
-      const found = barrier ? null : inBed(plan, demand, i, bed, times);
-      const why = barrier ?? (found!.length === 0 ? 'dates' : null);
-      if (why) counts.set(why, (counts.get(why) ?? 0) + 1);
-      else candidates.push(...found!);
+      const barriers = groundBarriers(plan, demand, bed);
+      const found = barriers.length > 0 ? barriers : inBed(plan, demand, i, bed, times);
+      if (isBarred(found)) {
+        for (const one of found) {
+          const { beds, alone } = counts.get(one) ?? { beds: 0, alone: 0 };
+          counts.set(one, { beds: beds + 1, alone: alone + (found.length === 1 ? 1 : 0) });
+        }
+      } else candidates.push(...found);
     }
     return counts;
   });
   return { candidates, barred };
 }
 
-/** What keeps a part out of a bed whatever its time; null for nothing. */
-function barrierOf(plan: YearPlan, { wish, pattern, plants }: Demand, bed: PlannedBed): Barrier | null {
-  const { crop } = wish;
-  if (!isFor(wish, bed)) return 'tenure';
-  if (rotates(crop) && lastYearOf(plan, bed.id, crop.family, plan.year) !== null) return 'rotation';
-  const hours = crop.sun === 'full' ? FULL_SUN_HOURS : PART_SUN_HOURS;
-  if (bed.sunHours !== null && bed.sunHours < hours - 0.05) return 'sun';
-  if (bed.soilDepth !== null && crop.soilDepth > bed.soilDepth + 0.005) return 'soilDepth';
-  const here = plan.plantings.filter(({ bedId }) => bedId === bed.id);
-  const bad = neighboursOf(crop, plan.evidence).filter(({ is }) => is === 'apart');
-  if (here.some((one) => bad.some((other) => other.with === one.crop.id || other.with === one.crop.family))) {
-    return 'neighbours';
-  }
-  return pieceOf(bed, crop, pattern, plants) ? null : 'size';
+const isBarred = (found: readonly (Barrier | Candidate)[]): found is Barrier[] =>
+  typeof found[0] === 'string';
+
+/** What keeps a part out of a bed whatever its time. */
+function groundBarriers(plan: YearPlan, { wish, pattern, plants }: Demand, bed: PlannedBed): Barrier[] {
+  // What a bed that is not for it lacks is nobody's concern.
+  if (!isFor(wish, bed)) return ['tenure'];
+  const lacks: Barrier[] = lacksOf(plan, bed, wish.crop).map(({ is }) => is);
+  return pieceOf(bed, wish.crop, pattern, plants) ? lacks : [...lacks, 'size'];
 }
 
+/** What of that which stands keeps a way to meet a part out of its bed. */
+function standingBarrier(plan: YearPlan, crop: Crop, bed: PlannedBed, way: Candidate): Barrier | null {
+  const own = { ...way, crop };
+  if (plan.plantings.some((one) => harmTogether(own, standOf(one, plan), plan))) return 'neighbours';
+  const crosses = plan.plantings.some((one) => {
+    const there = plan.beds.find(({ id }) => id === one.bedId);
+    return tasselsMeet({ crop, bed, steps: way.steps }, { ...one, bed: there }) !== null;
+  });
+  return crosses ? 'crossing' : null;
+}
+
+/** The ways to meet a part in a bed whose ground is fit for it, or what keeps all of them out. */
 function inBed(
   plan: YearPlan,
   demand: Demand,
   index: number,
   bed: PlannedBed,
   known: Map<string, Timed[]>,
-): Candidate[] {
+): Candidate[] | Barrier[] {
   const piece = pieceOf(bed, demand.wish.crop, demand.pattern, demand.plants)!;
   const almanac = plan.almanacOf(bed.id);
   const { crop, variety } = demand.wish;
@@ -98,7 +131,8 @@ function inBed(
     known.set(key, times);
   }
   const { along } = workedOutline(bed);
-  return times.map(({ steps, ...time }) => {
+  if (times.length === 0) return ['dates'];
+  const ways = times.map(({ steps, ...time }): Candidate => {
     const day = (kind: Milestone['kind']) => steps.find((step) => step.kind === kind)?.on ?? null;
     return {
       demand: index,
@@ -112,6 +146,9 @@ function inBed(
       lastPick: day('lastPick') ?? day('firstPick'),
     };
   });
+  const barriers = ways.map((way) => standingBarrier(plan, crop, bed, way));
+  const free = ways.filter((_, n) => barriers[n] === null);
+  return free.length > 0 ? free : [...new Set(barriers.flatMap((one) => one ?? []))];
 }
 
 const almanacIds = new WeakMap<object, number>();

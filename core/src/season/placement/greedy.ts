@@ -1,129 +1,56 @@
-import { daysBetween } from '../../calendar/index.ts';
-import { neighboursOf } from '../../crops/index.ts';
-import { workedOutline } from '../../ground/index.ts';
 import { seeded } from '../../maths/index.ts';
-import type { YearPlan } from '../planning/index.ts';
-import { type GroundTaken, owned } from '../planning/index.ts';
+import type { GroundTaken, YearPlan } from '../planning/index.ts';
 import type { Candidate } from './candidate.ts';
-import type { Demand } from './demand.ts';
+import type { Demand, Wish } from './demand.ts';
+import { Filling } from './filling.ts';
 
-/** Rounds of taking some out and putting them back in another order, for each part of a wish. */
+/** Rounds of taking some out and putting them back in another order: so many for each part of a wish, and so many at most. */
 const ROUNDS_PER_PART = 12;
 const MOST_ROUNDS = 2500;
-/** What a wish met as a whole is worth against one part of it that found a place. */
+/** What a wish met as a whole is worth against one part of it that found a place: about as in the model. */
 const WHOLE_TO_PART = 6.5;
+/** What a week away from the best time costs against that: it decides only between what is as good otherwise. */
+const OFF_WEEK = 1 / 400;
+/** The same choice is made at every run: any number would do. */
+const SEED = 20_260_110;
+/** In a new order a wish's worth for its ground counts for half to half again. */
+const SHUFFLE = 1;
+/** How often a wish tries another of its candidates than the best first, when beds are filled in a new order. */
+const TRIES_ANOTHER = 0.3;
+/** From how far down the list of its candidates it may begin then. */
+const FAR_DOWN = 50;
+/** How often a round is for a wish that is not met, rather than for any. */
+const FOR_MISSING = 0.7;
+/** How often a part that stands is left where it is while the round is for its wish. */
+const LEFT_STANDING = 0.5;
 
-/** Something that stands: days counted from the season's first, metres along the bed. */
-interface Standing {
-  from: number;
-  until: number;
-  length: number;
-  /** the part of a wish it is; -1 for what stood there before */
-  part: number;
+/** A wish with its parts, as it is put into beds. */
+interface Wanted {
+  wish: Wish;
+  /** its parts that some bed would take */
+  parts: number[];
+  /** false where some part of it fits no bed at all */
+  canBeWhole: boolean;
+  /** worth for the least ground it can take; 0 where it cannot be whole */
+  value: number;
 }
 
-/** Places parts of wishes into beds one by one, as long as ground, time and neighbours allow. */
-class Filling {
-  /** the candidate each part stands as; -1 for none */
-  readonly at: Int32Array;
-  readonly #beds: Standing[][];
-  readonly #along: number[];
-  readonly #bedOf: number[];
-  readonly #spans: { from: number; until: number; length: number }[];
-  readonly #apart: Set<number>[];
-  readonly byPart: number[][];
-
-  constructor(
-    plan: YearPlan,
-    demands: readonly Demand[],
-    private readonly candidates: readonly Candidate[],
-    fixed: readonly (GroundTaken & { bedId: string })[],
-  ) {
-    this.at = new Int32Array(demands.length).fill(-1);
-    const index = new Map(plan.beds.map((bed, i) => [bed.id, i]));
-    const sides = plan.beds.map((bed) => workedOutline(bed));
-    this.#along = sides.map(({ along }) => along);
-    const day = (on: string) => daysBetween(plan.seasonFirst, on);
-    this.#beds = plan.beds.map((bed, i) =>
-      owned(fixed.filter(({ bedId }) => bedId === bed.id)).map(({ width, length, from, until }) => ({
-        length: (width * length) / sides[i]!.across,
-        from: day(from),
-        until: day(until),
-        part: -1,
-      })),
+/** Wishes of which some part could stand somewhere. */
+function wantedOf(
+  demands: readonly Demand[],
+  candidates: readonly Candidate[],
+  byPart: readonly number[][],
+): Wanted[] {
+  return [...new Set(demands.map(({ wish }) => wish))].flatMap((wish) => {
+    const all = demands.flatMap((demand, d) => (demand.wish === wish ? [d] : []));
+    const parts = all.filter((d) => byPart[d]!.length > 0);
+    if (parts.length === 0) return [];
+    const ground = parts.reduce(
+      (sum, d) => sum + Math.min(...byPart[d]!.map((i) => candidates[i]!.length)),
+      0,
     );
-    this.#bedOf = candidates.map(({ bedId }) => index.get(bedId)!);
-    this.#spans = candidates.map(({ from, until, length }) => ({
-      from: day(from),
-      until: day(until),
-      length,
-    }));
-    this.byPart = demands.map(() => []);
-    for (const [i, { demand }] of candidates.entries()) this.byPart[demand]!.push(i);
-    for (const list of this.byPart) list.sort((a, b) => candidates[a]!.off - candidates[b]!.off);
-    this.#apart = apartness(plan, demands);
-  }
-
-  fits(i: number): boolean {
-    const { from, until, length } = this.#spans[i]!;
-    const bed = this.#bedOf[i]!;
-    const here = this.#beds[bed]!;
-    const bad = this.#apart[this.candidates[i]!.demand]!;
-    if (bad.size > 0 && here.some(({ part }) => bad.has(part))) return false;
-    const room = this.#along[bed]! - length + 1e-7;
-    if (room < 0) return false;
-    // The ground is fullest on a day on which something goes in.
-    const takenOn = (day: number) =>
-      here.reduce((sum, one) => (one.from <= day && day <= one.until ? sum + one.length : sum), 0);
-    if (takenOn(from) > room) return false;
-    return here.every((one) => one.from <= from || one.from > until || takenOn(one.from) <= room);
-  }
-
-  put(i: number): void {
-    const part = this.candidates[i]!.demand;
-    this.at[part] = i;
-    this.#beds[this.#bedOf[i]!]!.push({ ...this.#spans[i]!, part });
-  }
-
-  take(part: number): void {
-    const i = this.at[part]!;
-    if (i < 0) return;
-    const here = this.#beds[this.#bedOf[i]!]!;
-    here.splice(
-      here.findIndex((one) => one.part === part),
-      1,
-    );
-    this.at[part] = -1;
-  }
-
-  /** The parts that stand in the bed of a candidate. */
-  besides(i: number): number[] {
-    return this.#beds[this.#bedOf[i]!]!.flatMap(({ part }) => (part >= 0 ? [part] : []));
-  }
-
-  /** Puts the parts of a wish where they fit; some of them where not all do. */
-  place(parts: readonly number[], start: number): void {
-    for (const part of parts) {
-      if (this.at[part]! >= 0) continue;
-      const list = this.byPart[part]!;
-      for (let n = 0; n < list.length; n++) {
-        const i = list[(start + n) % list.length]!;
-        if (!this.fits(i)) continue;
-        this.put(i);
-        break;
-      }
-    }
-  }
-}
-
-/** For each part the parts whose crop does not go with its own. */
-function apartness(plan: YearPlan, demands: readonly Demand[]): Set<number>[] {
-  return demands.map(({ wish: { crop } }) => {
-    const bad = neighboursOf(crop, plan.evidence).filter(({ is }) => is === 'apart');
-    const parts = demands.flatMap(({ wish }, d) =>
-      bad.some((one) => one.with === wish.crop.id || one.with === wish.crop.family) ? [d] : [],
-    );
-    return new Set(parts);
+    const canBeWhole = parts.length === all.length;
+    return [{ wish, parts, canBeWhole, value: canBeWhole ? wish.weight / ground : 0 }];
   });
 }
 
@@ -131,6 +58,7 @@ function apartness(plan: YearPlan, demands: readonly Demand[]): Set<number>[] {
  * A good placement, quickly: the wishes that matter most for the ground they take go first, each part where it fits at
  * its best time; then, round after round, a few beds are emptied and filled again in another order, and the better of the two
  * is kept. The solver begins with it, and it is what there is when the solver is stopped at once.
+ * @param fixed what stands in the beds already
  * @returns places of the chosen candidates; the same for the same season
  */
 export function greedyPlacement(
@@ -140,63 +68,60 @@ export function greedyPlacement(
   fixed: readonly (GroundTaken & { bedId: string })[],
 ): number[] {
   const filling = new Filling(plan, demands, candidates, fixed);
-  const cost = (d: number) =>
-    filling.byPart[d]!.reduce((least, i) => Math.min(least, candidates[i]!.length), Number.POSITIVE_INFINITY);
-  const wishes = [...new Set(demands.map(({ wish }) => wish))].flatMap((wish) => {
-    const parts = demands.flatMap((demand, d) => (demand.wish === wish ? [d] : []));
-    const ground = parts.reduce((sum, d) => sum + cost(d), 0);
-    return ground < Number.POSITIVE_INFINITY
-      ? [{ parts, weight: wish.weight, value: wish.weight / ground }]
-      : [];
-  });
-  const half = [...new Set(demands.map(({ wish }) => wish))].flatMap((wish) => {
-    const parts = demands.flatMap((demand, d) => (demand.wish === wish && cost(d) < 1e9 ? [d] : []));
-    return wishes.some((one) => one.parts[0] === parts[0]) ? [] : [{ parts, weight: wish.weight, value: 0 }];
-  });
-  const all = [...wishes, ...half.filter(({ parts }) => parts.length > 0)];
-  const random = seeded(20260110);
-  const fill = (noise: number) => {
-    const order = all
-      .map((wish) => ({ wish, at: wish.value * (1 + noise * (random() - 0.5)) }))
-      .sort((a, b) => b.at - a.at);
-    for (const { wish } of order) {
-      filling.place(wish.parts, noise > 0 && random() < 0.3 ? Math.floor(random() * 50) : 0);
-    }
-  };
-  const score = () =>
-    all.reduce((sum, { parts, weight, value }) => {
-      const placed = parts.reduce((n, part) => n + (filling.at[part]! >= 0 ? 1 : 0), 0);
-      const off = parts.reduce((n, part) => n + (candidates[filling.at[part]!]?.off ?? 0), 0);
-      const whole = value > 0 && placed === parts.length ? WHOLE_TO_PART : 0;
-      return sum + weight * (whole + placed / parts.length) - off / 400;
-    }, 0);
-
-  fill(0);
-  let best = score();
-  const rounds = all.length === 0 ? 0 : Math.min(MOST_ROUNDS, demands.length * ROUNDS_PER_PART);
+  const wanted = wantedOf(demands, candidates, filling.byPart);
+  const random = seeded(SEED);
+  fill(filling, wanted);
+  let best = worthOf(filling, wanted, candidates);
+  const rounds = wanted.length === 0 ? 0 : Math.min(MOST_ROUNDS, demands.length * ROUNDS_PER_PART);
   for (let round = 0; round < rounds; round++) {
-    const before = Int32Array.from(filling.at);
-    const missing = all.filter(({ parts }) => parts.some((part) => filling.at[part]! < 0));
-    const wish = (missing.length > 0 && random() < 0.7 ? missing : all)[
-      Math.floor(random() * (missing.length > 0 ? missing.length : all.length))
-    ]!;
-    // Empties the beds the wish could stand in, a few of them, and lets it go first.
-    for (const part of wish.parts) {
-      if (filling.at[part]! >= 0 && random() < 0.5) continue;
-      const list = filling.byPart[part]!;
-      const i = list[Math.floor(random() * list.length)]!;
-      for (const other of filling.besides(i)) filling.take(other);
-      filling.take(part);
-      if (filling.fits(i)) filling.put(i);
-    }
-    fill(1);
-    const now = score();
-    if (now >= best) {
-      best = now;
-      continue;
-    }
-    for (let part = 0; part < before.length; part++) filling.take(part);
-    for (const i of before) if (i >= 0) filling.put(i);
+    const before = filling.chosen;
+    makeRoomFor(chosenFrom(wanted, filling, random), filling, random);
+    fill(filling, wanted, random);
+    const worth = worthOf(filling, wanted, candidates);
+    if (worth >= best) best = worth;
+    else filling.restore(before);
   }
-  return [...filling.at].filter((i) => i >= 0);
+  return filling.chosen;
+}
+
+/** Puts what has no place yet where it fits: by worth for ground, or in an order near it that is drawn by lot. */
+function fill(filling: Filling, wanted: readonly Wanted[], random?: () => number): void {
+  const order = wanted.map(({ parts, value }) => ({
+    parts,
+    value: value * (random ? 1 + SHUFFLE * (random() - 0.5) : 1),
+  }));
+  order.sort((a, b) => b.value - a.value);
+  for (const { parts } of order) {
+    const isAnother = random !== undefined && random() < TRIES_ANOTHER;
+    filling.place(parts, isAnother ? Math.floor(random() * FAR_DOWN) : 0);
+  }
+}
+
+/** What the wishes that stand are worth, by what they weigh. */
+function worthOf(filling: Filling, wanted: readonly Wanted[], candidates: readonly Candidate[]): number {
+  return wanted.reduce((sum, { wish: { weight }, parts, canBeWhole }) => {
+    const places = parts.flatMap((part) => filling.placeOf(part) ?? []);
+    const off = places.reduce((weeks, i) => weeks + candidates[i]!.off, 0);
+    const whole = canBeWhole && places.length === parts.length ? WHOLE_TO_PART : 0;
+    return sum + weight * (whole + places.length / parts.length) - off * OFF_WEEK;
+  }, 0);
+}
+
+/** A wish drawn by lot, rather one that is not met. */
+function chosenFrom(wanted: readonly Wanted[], filling: Filling, random: () => number): Wanted {
+  const missing = wanted.filter(({ parts }) => parts.some((part) => filling.placeOf(part) === undefined));
+  const drawn = missing.length > 0 && random() < FOR_MISSING ? missing : wanted;
+  return drawn[Math.floor(random() * drawn.length)]!;
+}
+
+/** Empties beds that a wish could stand in, one for each of its parts, and lets it go first there. */
+function makeRoomFor({ parts }: Wanted, filling: Filling, random: () => number): void {
+  for (const part of parts) {
+    if (filling.placeOf(part) !== undefined && random() < LEFT_STANDING) continue;
+    const list = filling.byPart[part]!;
+    const i = list[Math.floor(random() * list.length)]!;
+    for (const other of filling.besides(i)) filling.take(other);
+    filling.take(part);
+    if (filling.fits(i)) filling.put(i);
+  }
 }

@@ -1,8 +1,8 @@
 import type { Day } from '../../calendar/index.ts';
 import { groundArea } from '../../ground/index.ts';
 import type { YearPlan } from '../planning/index.ts';
-import { takenBy } from '../planning/index.ts';
-import { type Barrier, barriers, type Candidate, candidatesOf } from './candidate.ts';
+import { sunWanted, takenBy } from '../planning/index.ts';
+import { type Barred, type Barrier, barriers, type Candidate, candidatesOf } from './candidate.ts';
 import { type Demand, demandsOf, groundPerPlant, plantsOf, type Wish } from './demand.ts';
 import { greedyPlacement } from './greedy.ts';
 import { type PlacementModel, placementModel, weeklyGrams } from './model.ts';
@@ -20,7 +20,8 @@ export type Unmet = {
   | { why: 'moreThanGarden'; area: number; there: number }
   | { why: 'noYieldKnown' }
   | { why: 'barred'; barrier: Barrier; beds: number; of: number }
-  | { why: 'room' }
+  /** none of the `beds` that are fit is free from `from` to `until`; `hours` of sun a day they have, null where that is not known of all */
+  | { why: 'room'; beds: number; hours: number | null; from: Day; until: Day }
 );
 
 /** A placement as it can be looked at, edited and applied. */
@@ -41,7 +42,7 @@ export interface Posed extends PlacementModel {
   wishes: readonly Wish[];
   /** wishes that the plan meets already */
   standing: ReadonlySet<string>;
-  barred: Map<Barrier, number>[];
+  barred: Map<Barrier, Barred>[];
   /** a first choice to begin with, by column */
   first: Float64Array;
 }
@@ -112,10 +113,15 @@ export function readPlacement(posed: Posed, values: ArrayLike<number>): Placemen
   const unmet: Unmet[] = [];
   for (const wish of wishes) {
     const parts = demands.flatMap((demand, d) => (demand.wish === wish ? [d] : []));
-    const placed = chosen.filter(({ wishId }) => wishId === wish.id).length;
-    const isMet = parts.length > 0 ? placed === parts.length : standing.has(wish.id);
+    const placed = new Set(
+      chosen.flatMap(({ wishId, candidate }) => (wishId === wish.id ? [candidate.demand] : [])),
+    );
+    const isMet = parts.length > 0 ? placed.size === parts.length : standing.has(wish.id);
     if (isMet) met += wish.weight;
-    else unmet.push({ wishId: wish.id, placed, parts: parts.length, ...whyUnmet(posed, wish, parts) });
+    else {
+      const why = whyUnmet(posed, wish, parts, placed);
+      unmet.push({ wishId: wish.id, placed: placed.size, parts: parts.length, ...why });
+    }
   }
   const wanted = wishes.reduce((sum, { weight }) => sum + weight, 0);
   return {
@@ -130,7 +136,8 @@ export function readPlacement(posed: Posed, values: ArrayLike<number>): Placemen
 
 type Why = Unmet extends infer U ? (U extends Unmet ? Omit<U, 'wishId' | 'placed' | 'parts'> : never) : never;
 
-function whyUnmet({ plan, candidates, barred }: Posed, wish: Wish, parts: readonly number[]): Why {
+function whyUnmet(posed: Posed, wish: Wish, parts: readonly number[], placed: ReadonlySet<number>): Why {
+  const { plan, candidates, barred } = posed;
   if (parts.length === 0) {
     const plants = plantsOf(wish);
     if (plants === 0) return { why: 'noYieldKnown' };
@@ -138,11 +145,34 @@ function whyUnmet({ plan, candidates, barred }: Posed, wish: Wish, parts: readon
     return { why: 'moreThanGarden', area: plants * groundPerPlant(wish.crop).area, there };
   }
   const without = parts.find((d) => !candidates.some(({ demand }) => demand === d));
-  if (without === undefined) return { why: 'room' };
-  const counts = [...barred[without]!].sort((a, b) => b[1] - a[1]);
-  // Where some beds are for it, it is told of those what they lack.
-  const others = counts.filter(([one]) => one !== 'tenure');
-  const [barrier, beds] = others[0] ?? counts[0] ?? ['size', 0];
-  const notForIt = barrier === 'tenure' ? 0 : (barred[without]!.get('tenure') ?? 0);
+  if (without === undefined) return noRoom(posed, parts, placed);
+  const { barrier, beds } = bindingBarrier(barred[without]!);
+  const notForIt = barrier === 'tenure' ? 0 : (barred[without]!.get('tenure')?.beds ?? 0);
   return { why: 'barred', barrier, beds, of: plan.beds.length - notForIt };
+}
+
+/** The barrier that alone keeps a part out of the most beds; of those that never are alone, the one at the most. */
+function bindingBarrier(barred: ReadonlyMap<Barrier, Barred>): { barrier: Barrier; beds: number } {
+  const all = [...barred].map(([barrier, counts]) => ({ barrier, ...counts }));
+  // Where some beds are for it, it is told of those what they lack.
+  const ofOwnBeds = all.filter(({ barrier }) => barrier !== 'tenure');
+  const [most] = (ofOwnBeds.length > 0 ? ofOwnBeds : all).sort(
+    (a, b) => b.alone - a.alone || b.beds - a.beds,
+  );
+  return most ?? { barrier: 'size', beds: 0 };
+}
+
+/** Beds are fit for what has found no place, and none of them is free at its time. */
+function noRoom(
+  { plan, candidates, demands }: Posed,
+  parts: readonly number[],
+  placed: ReadonlySet<number>,
+): Why {
+  const left = parts.find((d) => !placed.has(d)) ?? parts[0]!;
+  const ways = candidates.filter(({ demand }) => demand === left);
+  const best = ways.reduce((a, b) => (b.off < a.off ? b : a));
+  const fit = new Set(ways.map(({ bedId }) => bedId));
+  const isKnown = plan.beds.every(({ id, sunHours }) => !fit.has(id) || sunHours !== null);
+  const hours = isKnown ? sunWanted(demands[left]!.wish.crop) : null;
+  return { why: 'room', beds: fit.size, hours, from: best.from, until: best.until };
 }

@@ -1,10 +1,19 @@
 import { addDays, type Day, daysBetween } from '../../calendar/index.ts';
-import { neighboursOf } from '../../crops/index.ts';
 import { contains, gridInside, outlineOf, shadowOf, workedOutline } from '../../ground/index.ts';
+import { groupedBy } from '../../maths/index.ts';
 import { Mip } from '../../solving/index.ts';
 import type { YearPlan } from '../planning/index.ts';
-import { type GroundTaken, isTall, owned } from '../planning/index.ts';
+import {
+  type GroundTaken,
+  isCorn,
+  isTall,
+  keptApart,
+  owned,
+  SHADED_SHARE,
+  summerNoon,
+} from '../planning/index.ts';
 import type { Candidate } from './candidate.ts';
+import { type Conflicts, conflictsOf } from './conflicts.ts';
 import { type Demand, yieldOf } from './demand.ts';
 
 /** What meeting a wish is worth, times its weight; all that is less important is small beside it. */
@@ -68,24 +77,21 @@ export function placementModel(
     if (list.length === 0) continue;
     const here = owned(fixed.filter(({ bedId }) => bedId === bed.id));
     capacity(mip, candidates, list, here, workedOutline(bed));
-    neighbours(mip, plan, demands, candidates, list, bed.id);
+    apartInTime(mip, plan, demands, candidates, list);
     tenderBed(mip, demands, candidates, list, bed.id);
   }
+  kindsApart(mip, demands, candidates, conflictsOf(plan, demands, candidates));
   evenHarvest(mip, plan, demands, candidates);
   return { mip, candidates, demands, met };
 }
 
 /** A crop as high as this stands for the tall ones, metres. */
 const TALL_CROP_M = 1.8;
-/** The part of a bed in noon shadow from which on it is shaded. */
-const SHADED_SHARE = 0.3;
-/** The sun's declination that stands for high summer, degrees. */
-const SUMMER_DECLINATION = 18;
 
 /** How many other beds lie in the noon shadow of something tall in each bed. */
-function bedsShadedBy({ beds, latitude, north }: YearPlan): Map<string, number> {
-  const altitude = Math.min(89, 90 - Math.abs(latitude) + SUMMER_DECLINATION);
-  const noon = { altitude, azimuth: latitude >= 0 ? 180 : 0 };
+function bedsShadedBy(plan: YearPlan): Map<string, number> {
+  const { beds, north } = plan;
+  const noon = summerNoon(plan);
   const outlines = new Map(beds.map((bed) => [bed.id, outlineOf(bed)]));
   const places = new Map(beds.map((bed) => [bed.id, gridInside(outlines.get(bed.id)!, 12)]));
   return new Map(
@@ -102,15 +108,9 @@ function bedsShadedBy({ beds, latitude, north }: YearPlan): Map<string, number> 
   );
 }
 
-function groupIndex<T, K>(list: readonly T[], key: (one: T) => K): Map<K, number[]> {
-  const groups = new Map<K, number[]>();
-  for (const [i, one] of list.entries()) {
-    const known = groups.get(key(one));
-    if (known) known.push(i);
-    else groups.set(key(one), [i]);
-  }
-  return groups;
-}
+/** Places in a list, by what stands there. */
+const groupIndex = <T, K>(list: readonly T[], key: (one: T) => K): Map<K, number[]> =>
+  groupedBy([...list.keys()], (i) => key(list[i]!));
 
 /** A wish of several parts is met when every part stands. */
 function wholeWishes(
@@ -141,15 +141,10 @@ function capacity(
   { across, along }: { across: number; along: number },
 ): void {
   const stands = [...list.map((i) => candidates[i]!), ...fixed];
-  const starts = [...new Set(stands.map(({ from }) => from))].sort();
-  const ends = [...new Set(stands.map(({ until }) => until))].sort();
-  for (const [n, day] of starts.entries()) {
-    // Where nothing ends before the next thing starts, that day asks for all that this one does, and more.
-    const next = starts[n + 1];
-    if (next !== undefined && !ends.some((end) => day <= end && end < next)) continue;
-    const now = list.filter((i) => candidates[i]!.from <= day && day <= candidates[i]!.until);
+  for (const day of fullestDays(stands)) {
+    const now = list.filter((i) => standsOn(candidates[i]!, day));
     const taken = fixed
-      .filter(({ from, until }) => from <= day && day <= until)
+      .filter((one) => standsOn(one, day))
       .reduce((sum, { width, length }) => sum + (width * length) / across, 0);
     const room = Math.max(0, along - taken);
     const terms = now.map((i) => [i, candidates[i]!.length] as const);
@@ -158,49 +153,77 @@ function capacity(
   }
 }
 
-/** Families and crops that do not go together share no bed in the season. */
-function neighbours(
+/**
+ * The days that ask for all that any day asks for: those on which something goes in, and before the next of which something
+ * ends. Where nothing does, the next one asks for the same, and more.
+ */
+function fullestDays(stands: readonly Pick<Candidate, 'from' | 'until'>[]): Day[] {
+  const starts = [...new Set(stands.map(({ from }) => from))].sort();
+  const ends = [...new Set(stands.map(({ until }) => until))].sort();
+  return starts.filter((day, n) => {
+    const next = starts[n + 1];
+    return next === undefined || ends.some((end) => day <= end && end < next);
+  });
+}
+
+/** Crops that harm each other share no bed on any day. */
+function apartInTime(
   mip: Mip,
   plan: YearPlan,
   demands: readonly Demand[],
   candidates: readonly Candidate[],
   list: readonly number[],
-  bedId: string,
 ): void {
   const cropOf = (i: number) => demands[candidates[i]!.demand]!.wish.crop;
-  const groups = groupIndex(list, (i) => cropOf(i).id);
-  const crops = [...groups].map(([, members]) => ({
-    crop: cropOf(list[members[0]!]!),
-    members: members.map((m) => list[m]!),
-  }));
-  const used = new Map<string, number>();
-  const useOf = (crop: { id: string }, members: number[]): number => {
-    const known = used.get(crop.id);
-    if (known !== undefined) return known;
-    const column = mip.column(`has ${crop.id} ${bedId}`, 0, { whole: false });
-    used.set(crop.id, column);
-    for (const i of members)
-      mip.row(
-        `uses ${i}`,
-        [
-          [i, 1],
-          [column, -1],
-        ],
-        Number.NEGATIVE_INFINITY,
-        0,
-      );
-    return column;
-  };
-  for (const [a, one] of crops.entries()) {
-    const bad = neighboursOf(one.crop, plan.evidence).filter(({ is }) => is === 'apart');
-    for (const other of crops.slice(a + 1)) {
-      if (!bad.some((pair) => pair.with === other.crop.id || pair.with === other.crop.family)) continue;
-      const terms = [
-        [useOf(one.crop, one.members), 1],
-        [useOf(other.crop, other.members), 1],
-      ] as const;
-      mip.row(`apart ${one.crop.id} ${other.crop.id} ${bedId}`, terms, 0, 1);
+  const byCrop = [...groupedBy(list, (i) => cropOf(i).id).values()];
+  for (const [n, some] of byCrop.entries()) {
+    for (const others of byCrop.slice(n + 1)) {
+      if (!keptApart(cropOf(some[0]!), cropOf(others[0]!), plan)) continue;
+      for (const day of fullestDays([...some, ...others].map((i) => candidates[i]!))) {
+        const [here, there] = [some, others].map((all) => all.filter((i) => standsOn(candidates[i]!, day)));
+        if (here!.length === 0 || there!.length === 0) continue;
+        const terms = [here!, there!].flatMap((all) => oneOf(mip, candidates, all, day));
+        mip.row(`apart ${here![0]} ${there![0]} ${day}`, terms, 0, 1);
+      }
     }
+  }
+}
+
+const standsOn = ({ from, until }: Pick<Candidate, 'from' | 'until'>, day: Day): boolean =>
+  from <= day && day <= until;
+
+/** Terms that come to 1 at the most, and to no less than any of some candidates. */
+function oneOf(
+  mip: Mip,
+  candidates: readonly Candidate[],
+  some: readonly number[],
+  day: Day,
+): (readonly [number, number])[] {
+  // Of the candidates of one part only one is chosen anyhow.
+  if (new Set(some.map((i) => candidates[i]!.demand)).size === 1) return some.map((i) => [i, 1] as const);
+  const name = `any of ${some.join(' ')} on ${day}`;
+  const column = mip.column(name, 0, { whole: false });
+  for (const i of some) {
+    const terms = [[i, 1] as const, [column, -1] as const];
+    mip.row(`${i} is ${name}`, terms, Number.NEGATIVE_INFINITY, 0);
+  }
+  return [[column, 1] as const];
+}
+
+/** Two kinds of corn whose pollen reaches each other are not both chosen. */
+function kindsApart(
+  mip: Mip,
+  demands: readonly Demand[],
+  candidates: readonly Candidate[],
+  { clash }: Conflicts,
+): void {
+  const cropOf = (i: number) => demands[candidates[i]!.demand]!.wish.crop;
+  const corn = [...candidates.keys()].filter((i) => isCorn(cropOf(i)));
+  for (const i of corn) {
+    const bad = corn.filter((j) => cropOf(i).id < cropOf(j).id && clash(i, j));
+    if (bad.length === 0) continue;
+    const terms = [[i, bad.length] as const, ...bad.map((j) => [j, 1] as const)];
+    mip.row(`crosses ${i}`, terms, 0, bad.length);
   }
 }
 

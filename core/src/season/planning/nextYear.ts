@@ -1,7 +1,8 @@
 import { groundArea, workedOutline } from '../../ground/index.ts';
 import { assign } from '../../solving/index.ts';
 import { allowsMethod } from '../windows/index.ts';
-import { lastYearOf, type PlannedBed, type PlannedPlanting, rotates, type YearPlan } from './yearPlan.ts';
+import { type Lack, lackOf, lacksOf } from './suitability.ts';
+import type { PlannedBed, PlannedPlanting, YearPlan } from './yearPlan.ts';
 
 /** How a garden is rolled over: every bed's contents one place on, or each to the bed that suits its families best. */
 export const rollings = ['shift', 'family'] as const;
@@ -84,6 +85,10 @@ function shifted(beds: readonly PlannedBed[]): number[] {
   return target;
 }
 
+/** What a bed that lacks something for a planting costs, and one that is smaller by all of its size: a family back too soon is worst. */
+const COST_OF = { rotation: 100, soilDepth: 40, sun: 30 } as const satisfies Record<Lack['is'], number>;
+const COST_OF_GROUND = 20;
+
 /** Contents and beds brought together so that the fewest families come back too soon and the least ground is lost. */
 function bestBeds(
   next: YearPlan,
@@ -92,17 +97,9 @@ function bestBeds(
 ): number[] {
   const costs = contents.map((plantings, i) =>
     beds.map((bed) => {
-      const back = plantings.filter(
-        ({ crop }) => rotates(crop) && lastYearOf(next, bed.id, crop.family, next.year) !== null,
-      ).length;
       const lost = Math.max(0, 1 - groundArea(bed) / groundArea(beds[i]!));
-      const thirsty = plantings.filter(
-        ({ crop }) => bed.soilDepth !== null && crop.soilDepth > bed.soilDepth + 0.005,
-      ).length;
-      const dark = plantings.filter(
-        ({ crop }) => bed.sunHours !== null && crop.sun === 'full' && bed.sunHours < 6,
-      ).length;
-      return back * 100 + thirsty * 40 + dark * 30 + lost * 20;
+      const lacks = plantings.flatMap(({ crop }) => lacksOf(next, bed, crop));
+      return lacks.reduce((sum, { is }) => sum + COST_OF[is], lost * COST_OF_GROUND);
     }),
   );
   return assign(costs);
@@ -119,7 +116,7 @@ function rolled(next: YearPlan, planting: PlannedPlanting, from: PlannedBed, to:
       bedId: to.id,
       width,
       length,
-      tooSoon: rotates(planting.crop) ? lastYearOf(next, to.id, planting.crop.family, next.year) : null,
+      tooSoon: lackOf('rotation', next, to, planting.crop)?.last ?? null,
     },
   ];
 }

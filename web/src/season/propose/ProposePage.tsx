@@ -253,6 +253,7 @@ function Unmet({ unmet, wish }: { unmet: UnmetWish; wish: Wish | undefined }) {
   const { t } = useTranslation('plan');
   const names = useCropNames();
   const { area, number } = useMeasure();
+  const dates = useDates();
   const crop = wish ? names.crop(wish.cropId) : '';
   const part =
     unmet.placed > 0 ? ` ${t('propose.partly', { placed: unmet.placed, parts: unmet.parts })}` : '';
@@ -262,6 +263,13 @@ function Unmet({ unmet, wish }: { unmet: UnmetWish; wish: Wish | undefined }) {
         return t('propose.why.moreThanGarden', { area: area(unmet.area), there: area(unmet.there) });
       case 'barred':
         return t(`propose.why.${unmet.barrier}`, { beds: number(unmet.beds, 0), of: number(unmet.of, 0) });
+      case 'room': {
+        const { beds: count, hours, from, until } = unmet;
+        const span = { count, from: dates.bare(from), until: dates.bare(until) };
+        return hours === null
+          ? t('propose.why.room', span)
+          : t('propose.why.roomSun', { ...span, hours: number(hours, 0) });
+      }
       default:
         return t(`propose.why.${unmet.why}`);
     }

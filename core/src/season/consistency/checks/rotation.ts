@@ -1,4 +1,4 @@
-import { lastYearOf, ROTATION_YEARS, rotates } from '../../planning/index.ts';
+import { lackOf } from '../../planning/index.ts';
 import { rowWith } from '../row.ts';
 import { elsewhere } from '../trial.ts';
 
@@ -8,10 +8,10 @@ export const rotation = rowWith({
   facts: { family: 'family', last: 'year', again: 'year' },
   inBed: (plan, bed, here) =>
     here.flatMap(({ id, crop }) => {
-      const last = rotates(crop) ? lastYearOf(plan, bed.id, crop.family, plan.year) : null;
-      if (last === null) return [];
-      const { family } = crop;
-      return [{ bedId: bed.id, plantingIds: [id], family, last, again: last + ROTATION_YEARS }];
+      const lack = lackOf('rotation', plan, bed, crop);
+      if (!lack) return [];
+      const { last, again } = lack;
+      return [{ bedId: bed.id, plantingIds: [id], family: crop.family, last, again }];
     }),
   remedies: (trial) => elsewhere(trial),
 });

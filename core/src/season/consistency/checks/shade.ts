@@ -7,17 +7,13 @@ import {
   shadowOf,
 } from '../../../ground/index.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../../planning/index.ts';
-import { bedLayout, isTall, outlineIn, toLay } from '../../planning/index.ts';
+import { bedLayout, isTall, outlineIn, SHADED_SHARE, summerNoon, toLay } from '../../planning/index.ts';
 import { type Remedy, rowWith, type Trial } from '../row.ts';
 import { standTogether } from '../together.ts';
 import { elsewhere } from '../trial.ts';
 
 /** Crops less than this lower than a tall one are not harmed by it, metres. */
 const LOWER_M = 0.5;
-/** The share of a low crop in noon shadow from which on it counts. */
-const SHADED_SHARE = 0.3;
-/** The sun's declination that stands for high summer, degrees. */
-const SUMMER_DECLINATION = 18;
 /** Places of a low crop's ground that are looked at along its longer side. */
 const LOOKED_AT = 24;
 
@@ -71,11 +67,10 @@ interface Stand {
 /** The share of a low crop's ground that lies in a tall one's shadow at noon in high summer. */
 function shadedShare(plan: YearPlan, tall: Stand, low: Stand): number {
   if (low === tall || low.top > tall.top - LOWER_M) return 0;
-  const altitude = Math.min(89, 90 - Math.abs(plan.latitude) + SUMMER_DECLINATION);
-  const far = shadowLength(tall.top, altitude) + tall.reach + low.reach;
+  const noon = summerNoon(plan);
+  const far = shadowLength(tall.top, noon.altitude) + tall.reach + low.reach;
   if (Math.hypot(tall.middle.x - low.middle.x, tall.middle.y - low.middle.y) > far) return 0;
   if (!standTogether(plan, tall.planting, low.planting)) return 0;
-  const noon = { altitude, azimuth: plan.latitude >= 0 ? 180 : 0 };
   const shadow = shadowOf({ outline: tall.outline, height: tall.top - low.bed.height }, noon, plan.north);
   const places = gridInside(low.outline, LOOKED_AT);
   // The tall crop's own ground does not count: what grows between its rows stands in it, not behind it.
