@@ -33,3 +33,14 @@ export function neighboursOf(crop: Crop, evidence: readonly Evidence[]): Neighbo
       ...(isMeant(b, crop) && a !== crop.id ? [{ with: a, ...rest }] : []),
     ]);
 }
+
+/**
+ * Whether one of two crops is grown between the rows of the other: leaves between carrots and peas, herbs around peppers and
+ * cucumbers. Common practice, no source (KNOWLEDGE 4, "Interplanting").
+ */
+export const shareRoom = (a: Crop, b: Crop): boolean =>
+  pairs.some(
+    (pair) =>
+      pair.why === 'roomShared' &&
+      ((isMeant(pair.a, a) && isMeant(pair.b, b)) || (isMeant(pair.a, b) && isMeant(pair.b, a))),
+  );

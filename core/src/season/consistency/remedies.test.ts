@@ -82,15 +82,26 @@ describe('a bed that is too full', () => {
     expect(codes(plan([radish, beans(addDays(startOn, -1))]))).toContain('overfull');
   });
 
-  it('takes a low quick crop between the rows of a slow one of another family', () => {
+  it('takes between the rows of a slow crop what the trade grows there, and nothing else', () => {
+    const carrot = planting('a', 'carrot', { length: 24 * FOOT, startOn: '2026-05-01' });
+    const lettuce = planting('a', 'lettuce', { length: 12 * FOOT, startOn: '2026-05-01' });
+    const radish = planting('a', 'radish', { length: 12 * FOOT, startOn: '2026-05-01' });
+    // Leaf lettuce between young carrots (KNOWLEDGE 4): not a radish, nor carrots between the lettuce.
+    expect(remedies(plan([carrot, lettuce, radish]), 'overfull', 'between')).toEqual([
+      { kind: 'between', plantingId: lettuce.id, betweenId: carrot.id },
+    ]);
     const cabbage = planting('a', 'cabbage', { length: 24 * FOOT, method: 'setPlants' });
-    const lettuce = planting('a', 'lettuce', { length: 12 * FOOT, method: 'setPlants' });
-    const radish = planting('a', 'radish', { length: 12 * FOOT });
-    const between = remedies(plan([cabbage, lettuce, radish]), 'overfull', 'between');
-    expect(between).toContainEqual({ kind: 'between', plantingId: lettuce.id, betweenId: cabbage.id });
-    // A radish is a cabbage's cousin and shares its pests; a cabbage is neither low nor quick.
-    expect(between).not.toContainEqual({ kind: 'between', plantingId: radish.id, betweenId: cabbage.id });
-    expect(between.map(({ plantingId }) => plantingId)).not.toContain(cabbage.id);
+    expect(remedies(plan([cabbage, lettuce]), 'overfull', 'between')).toEqual([]);
+  });
+
+  it('is offered another time first, then another bed, then less, and room between others last', () => {
+    const carrot = planting('a', 'carrot', { length: 16 * FOOT, startOn: '2026-05-01' });
+    const lettuce = planting('a', 'lettuce', { length: 16 * FOOT, startOn: '2026-05-01' });
+    const of = plan([carrot, lettuce]);
+    const kinds = remediesFor(of, first(of, 'overfull')).map(({ kind }) => kind);
+    const order = ['startOn', 'moveBed', 'length', 'between'];
+    expect([...new Set(kinds)]).toEqual(order.filter((kind) => kinds.includes(kind as never)));
+    expect(kinds).toEqual(expect.arrayContaining(['moveBed', 'length', 'between']));
   });
 });
 

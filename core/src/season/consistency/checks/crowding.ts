@@ -1,4 +1,5 @@
 import { addDays } from '../../../calendar/index.ts';
+import { shareRoom } from '../../../crops/index.ts';
 import { groundArea } from '../../../ground/index.ts';
 import { amounts } from '../../amounts/index.ts';
 import { startOf } from '../../milestones/index.ts';
@@ -15,8 +16,8 @@ import { elsewhere, elsewhereFor, startedOn } from '../trial.ts';
 
 /** A start is moved so far to wait for ground, days. */
 const MOST_DAYS_WAITED = 60;
-/** So many remedies are offered for a bed that is too full. */
-const MOST_REMEDIES = 6;
+/** So many remedies of a kind are offered for a bed that is too full. */
+const MOST_OF_A_KIND = 2;
 /** A crop that stays this low grows in the shade between rows, metres. Common practice, no source. */
 const LOW_M = 0.4;
 
@@ -38,12 +39,13 @@ export const overfull = rowWith({
   },
   remedies(trial, { share }) {
     const latestFirst = trial.free.toReversed();
+    // Another time or place costs nothing, less ground some of the crop; room between others is not every crop's.
     return [
-      ...latestFirst.flatMap((one) => waits(trial.plan, one)),
-      ...latestFirst.flatMap((one) => between(trial, one)),
+      ...latestFirst.flatMap((one) => waits(trial.plan, one)).slice(0, MOST_OF_A_KIND),
+      ...latestFirst.flatMap((one) => elsewhereFor(trial, one)).slice(0, MOST_OF_A_KIND),
       ...shorter(trial, share),
-      ...latestFirst.flatMap((one) => elsewhereFor(trial, one)),
-    ].slice(0, MOST_REMEDIES);
+      ...latestFirst.flatMap((one) => between(trial, one)).slice(0, MOST_OF_A_KIND),
+    ];
   },
 });
 
@@ -88,12 +90,11 @@ function waits(plan: YearPlan, planting: PlannedPlanting): Remedy[] {
   return [];
 }
 
-/** A low, quick crop between the rows of a slow one, where the two are known to share room. */
+/** A low, quick crop between the rows of a slow one, where the two are known to share room in the trade. */
 function between({ plan, involved }: Trial, planting: PlannedPlanting): Remedy[] {
   const own = takenBy(planting, plan);
   return involved.flatMap((host): Remedy[] => {
-    if (host.id === planting.id || host.betweenId !== null || host.crop.family === planting.crop.family)
-      return [];
+    if (host.id === planting.id || host.betweenId !== null || !shareRoom(planting.crop, host.crop)) return [];
     const isQuick = own.until <= takenBy(host, plan).until && planting.crop.height <= LOW_M;
     const isRoomy = host.crop.betweenRows >= 2 * planting.crop.intensive;
     return isQuick && isRoomy ? [{ kind: 'between', plantingId: planting.id, betweenId: host.id }] : [];
