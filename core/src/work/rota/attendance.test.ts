@@ -3,7 +3,7 @@ import { seeded } from '../../maths/index.ts';
 import { broken, goalWorth, type Mip } from '../../solving/index.ts';
 import { type Attendance, attendanceModel, missed } from './attendance.ts';
 import { brokenRules } from './check.ts';
-import { firstRota, followingColumns } from './first.ts';
+import { firstRota } from './first.ts';
 import { choicesOf } from './model.ts';
 import type { Rota, RotaProblem, RotaTask } from './problem.ts';
 import {
@@ -17,6 +17,7 @@ import {
   someTask,
 } from './testing/index.ts';
 import { tradeForWishes } from './trade.ts';
+import { followingColumns } from './values.ts';
 
 const tasksBySession = ({ tasks }: RotaProblem, { placed }: Rota): Map<string, RotaTask[]> => {
   const found = new Map<string, RotaTask[]>();

@@ -8,4 +8,5 @@ export * from './model.ts';
 export * from './problem.ts';
 export * from './reasons.ts';
 export * from './solve.ts';
+export * from './values.ts';
 export { whoComes } from './whoComes.ts';

@@ -3,9 +3,10 @@ import { seeded } from '../../maths/index.ts';
 import { broken } from '../../solving/index.ts';
 import { brokenRules } from './check.ts';
 import { divideWork } from './divide.ts';
-import { firstRota, valuesOf } from './first.ts';
+import { firstRota } from './first.ts';
 import { readRota, rotaModel } from './model.ts';
 import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
+import { valuesOf } from './values.ts';
 
 const small = { people: 8, sessions: 6, tasks: 14, weeks: 2 };
 
