@@ -92,6 +92,13 @@ export function crewFactsOf({ name, role, headcount }: DemoPerson): CrewFacts {
   });
 }
 
+/** Frost cloth in the shed, feet. */
+export const cloths: [width: number, length: number, count: number][] = [
+  [10, 28, 4],
+  [7, 12, 3],
+  [12, 12, 1],
+];
+
 /** Tools in the shed. */
 export const tools: [name: string, count: number][] = [
   ['barrow', 2],

@@ -2,12 +2,12 @@ import { plainCatalogue, varietyOf } from '@unity-acre/core/crops';
 import { seeded } from '@unity-acre/core/maths';
 import { gapsIn } from '@unity-acre/core/place';
 import { computeMilestones, defaultRules, inGroundOf } from '@unity-acre/core/season';
-import { toGrams } from '@unity-acre/core/units';
-import { taskId } from '@unity-acre/core/work';
+import { toGrams, toMetres } from '@unity-acre/core/units';
+import { FROST_CLOTH, taskId } from '@unity-acre/core/work';
 import { asCalled, asSigned, hashPassword, type Store, storedRecord, tables } from '@unity-acre/server';
 import type { EntitySchema } from 'typeorm';
 import { agreement } from './agreement.ts';
-import { crewFactsOf, minors, tools } from './crew.ts';
+import { cloths, crewFactsOf, minors, tools } from './crew.ts';
 import { given, offerOne, rollOf, rounds, workOf } from './day.ts';
 import { idMaker } from './ids.ts';
 import { demoPassword, mailOf, people, plotHolders } from './people.ts';
@@ -235,10 +235,13 @@ export async function loadDemo(store: Store): Promise<void> {
       tables.seedLots,
       seedLots.map((lot) => ({ ...row(), ...lot })),
     );
-    await put(
-      tables.tools,
-      tools.map(([name, count]) => ({ ...row(), name, count })),
-    );
+    await put(tables.tools, [
+      ...tools.map(([name, count]) => ({ ...row(), name, count, width: null, length: null })),
+      ...cloths.map(([width, length, count]) => ({
+        ...{ ...row(), name: FROST_CLOTH, count },
+        ...{ width: toMetres(width, 'ft'), length: toMetres(length, 'ft') },
+      })),
+    ]);
     await put(tables.crewRules, [{ ...row(), id: gardenId, childRatio: 6, agreement, remindDays: null }]);
     await put(tables.plotApplications, applications);
     await put(

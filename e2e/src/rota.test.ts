@@ -80,6 +80,13 @@ it('says where it is not made, and counts a tool in the words of the garden', as
   await hand.write(rota.tools.count, '2');
   await hand.press(rota.tools.add);
   await hand.reads('loppers');
+
+  await hand.write(rota.tools.width, '6');
+  await hand.press(rota.tools.addSheet);
+  await hand.reads(w.fields.required);
+  await hand.write(rota.tools.length, '9 ft');
+  await hand.press(rota.tools.addSheet);
+  await hand.reads(`${rota.tools.frostCloth}, 6 ft × 9 ft`);
 });
 
 it('calls a session every week as one, and lets a volunteer say when they can come', async () => {

@@ -123,7 +123,24 @@ export const session = sessionInput.safeExtend({
   crews: z.array(crew),
 });
 
-export const toolInput = z.strictObject({ name: line(40), count: z.number().int().min(0).max(500) });
+/** A tool, or a thing that is counted as one; cloths and nets by their sides in metres. */
+export const toolInput = z
+  .strictObject({
+    name: line(40),
+    count: z.number().int().min(0).max(500),
+    width: z.number().min(0.3).max(100).nullable().default(null),
+    length: z.number().min(0.3).max(100).nullable().default(null),
+  })
+  .refine(({ width, length }) => width !== null || length === null, {
+    path: ['width'],
+    message: 'required',
+    when: noIssueSoFar,
+  })
+  .refine(({ width, length }) => width === null || length !== null, {
+    path: ['length'],
+    message: 'required',
+    when: noIssueSoFar,
+  });
 export const tool = toolInput.safeExtend({ id, version });
 
 /** What a coordinator holds in a rota before it is made again. */
@@ -235,8 +252,12 @@ export const frostWatch = z.object({
       length: z.number(),
       /** the lowest that is foretold in its bed, °C */
       lowC: z.number(),
+      /** the garden's cloth that goes over it, metres; null where none is left that is large enough */
+      sheet: z.object({ width: z.number(), length: z.number() }).nullable(),
     }),
   ),
+  /** pieces of frost cloth that the garden has counted with their sizes */
+  sheets: z.number().int(),
   people: z.array(
     z.object({
       personId: id,
@@ -256,6 +277,8 @@ export const frostCallInput = z
     meetAt: words(80),
     /** what is to be covered, in the garden's own words; it goes into the letter */
     list: prose(900),
+    /** the beds that are covered: in the morning the covers come off again */
+    bedIds: z.array(id).max(60).default([]),
     personIds: z.array(id).min(1).max(200),
   })
   .refine(({ from, to }) => from < to, { path: ['to'], message: 'endsBeforeStart', when: noIssueSoFar });

@@ -65,7 +65,7 @@ export const entryRows = {
   pileTurning: care('turnPile'),
   watering: care('water', 'keepMoist'),
   scouting: care('scout'),
-  coverCare: care('covers'),
+  coverCare: care('covers', 'uncover'),
   pathCare: care('paths'),
   bedMulching: care('mulchBeds'),
   bedFeeding: care('feedBeds'),

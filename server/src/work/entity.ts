@@ -122,7 +122,7 @@ export const sessions = new EntitySchema<SessionEntity>({
 export const tools = new EntitySchema<ToolEntity>({
   name: 'tool',
   foreignKeys: refersTo('tool', { gardenId: 'garden' }),
-  columns: { ...gardenRow(), name: text(), count: whole() },
+  columns: { ...gardenRow(), name: text(), count: whole(), width: maybe(real()), length: maybe(real()) },
   indices: [{ name: 'tool_garden', columns: ['gardenId'] }],
 });
 

@@ -97,6 +97,11 @@ export const roundRows = {
     needs: { ...plain.needs, fewest: 2, most: 6, critical: true },
     pace: { fixed: 5, perSquareMetre: 1 },
   },
+  uncover: {
+    ...plain,
+    needs: { ...plain.needs, critical: true },
+    pace: { fixed: 5, perSquareMetre: 0.5 },
+  },
   paths: {
     ...plain,
     needs: { ...plain.needs, strains: ['lifting'], tools: one('barrow', 'rake') },

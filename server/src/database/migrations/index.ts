@@ -10,6 +10,7 @@ import { OwnSpacing1768000000000 } from './ownSpacing.ts';
 import { OwnWork1766000000000 } from './ownWork.ts';
 import { SeedBox1767000000000 } from './seedBox.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
+import { SheetSizes1769000000000 } from './sheetSizes.ts';
 import { Trust1764600000000 } from './trust.ts';
 import { Words1764900000000 } from './words.ts';
 
@@ -29,4 +30,5 @@ export const migrations = [
   OwnWork1766000000000,
   SeedBox1767000000000,
   OwnSpacing1768000000000,
+  SheetSizes1769000000000,
 ];

@@ -122,3 +122,48 @@ it('lays covers where the drawing of the bed has the plants: what stands for yea
   const here = covers.filter(({ bedId: bed }) => bed === ground);
   expect(here.map(({ cropIds, from }) => [cropIds, from])).toEqual([[['basil'], 3]]);
 });
+
+it('lays the garden’s own cloths over what they are large enough for, and lists their coming off in the morning', async () => {
+  const elsewhere = await Harness.open();
+  const own = await elsewhere.setUp();
+  const beds: string[] = [];
+  for (const [n, length] of [2, 6].entries()) {
+    const { id } = await own.bed({ name: `Bed ${n}`, x: 3 * n, length: 8 });
+    const { id: plantingId } = await own.planting(id, {
+      ...{ cropId: 'basil', varietyId: plainCatalogue.crop('basil')!.varieties[0]!.id, length },
+      method: 'startIndoors',
+    });
+    await own.entry({ kind: 'settingOut', plantingId, on: '2026-05-19' } as never);
+    beds.push(id);
+  }
+  const watch = () => own.ok('frostWatch', { query: when });
+  const sheets = async () => (await watch()).covers.map(({ sheet }) => sheet?.length ?? null);
+  expect(await watch()).toMatchObject({ sheets: 0, covers: [{ sheet: null }, { sheet: null }] });
+  const count = (width: number, length: number, count: number) =>
+    own.ok('saveTool', { params: { id: newId() }, body: { name: 'frostCloth', count, width, length } });
+  await count(3.5, 4, 1);
+  expect(await sheets()).toEqual([4, null]);
+  await count(3.5, 9, 2);
+  // Three pieces are counted, and the small one is kept for the short bed.
+  expect((await watch()).sheets).toBe(3);
+  expect(await sheets()).toEqual([4, 9]);
+
+  const body = {
+    ...when,
+    sessionId: newId(),
+    title: 'Cover',
+    meetAt: '',
+    list: '',
+    bedIds: [...beds, newId()],
+  };
+  const called = await own.ask('frostCall', { body: { ...body, personIds: [own.coordinatorId] } });
+  await own.ok('frostCall', { body: { ...body, personIds: [own.coordinatorId] } });
+  const off = async () =>
+    (await own.ok('tasks', { query: { from: '2026-05-21', until: '2026-05-21' } })).filter(
+      ({ kind }) => kind === 'uncover',
+    );
+  expect(await off()).toMatchObject([{ on: '2026-05-21', bedIds: beds }]);
+  await own.ok('undo', { params: { id: called.change! } });
+  expect(await off()).toEqual([]);
+  await elsewhere.close();
+});

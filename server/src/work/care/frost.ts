@@ -1,9 +1,19 @@
+import { addDays, type Day } from '@unity-acre/core/calendar';
 import { isFree } from '@unity-acre/core/crew';
 import { groupedBy } from '@unity-acre/core/maths';
 import { dayInSeason, seasonYearOf, stationForecast } from '@unity-acre/core/place';
 import { bedLayout, toLay } from '@unity-acre/core/season';
-import { coversFor, isThreatened, standsOut, type ThreatenedGround } from '@unity-acre/core/work';
-import { In } from 'typeorm';
+import {
+  coversFor,
+  FROST_CLOTH,
+  fitSheets,
+  isThreatened,
+  type Sheet,
+  standsOut,
+  type ThreatenedGround,
+} from '@unity-acre/core/work';
+import { type EntityManager, In } from 'typeorm';
+import { v7 as newId } from 'uuid';
 import { people } from '../../crew/entity.ts';
 import { Letters } from '../../crew/index.ts';
 import { type BedEntity, beds } from '../../ground/entity.ts';
@@ -14,7 +24,7 @@ import { invalid } from '../../http/refusal.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn, usualClimateOf } from '../../place/index.ts';
 import { type PlantingSchedule, schedulesOfYear } from '../../season/index.ts';
-import { asCalled, type SessionEntity, sessions } from '../entity.ts';
+import { asCalled, rounds, type SessionEntity, sessions, tools } from '../entity.ts';
 import { sessionViews } from '../sessions/sessionViews.ts';
 
 /** The ground that plantings take, each in its place among all of its bed. */
@@ -43,6 +53,29 @@ function groundOf(
   });
 }
 
+/** The garden's frost cloths, each by itself. */
+async function sheetsOf(manager: EntityManager, gardenId: string): Promise<Sheet[]> {
+  const counted = await manager.findBy(tools, { gardenId, name: FROST_CLOTH });
+  return counted.flatMap(({ width, length, count }) =>
+    width === null || length === null ? [] : Array.from({ length: count }, () => ({ width, length })),
+  );
+}
+
+/** In the morning the covers come off, on one day, whoever does it. */
+const comesOff = (bedIds: string[], on: Day) => ({
+  ...{
+    kind: 'uncover' as const,
+    title: '',
+    bedIds,
+    first: on,
+    every: null,
+    monthly: false,
+    until: null,
+    span: 1,
+  },
+  ...{ minutes: null, fewest: null, most: null, skill: null, tools: [], note: '' },
+});
+
 export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
   frostWatch: async ({ store, member: { garden }, query }) => {
     const { manager } = store;
@@ -64,12 +97,17 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
         role !== 'receiver' && kind === 'adult' && waitingSince === null && retiredOn === null,
     );
     await breathe();
+    const covers = coversFor(groundOf(threatened, scheduled, ground, garden, year));
+    const sheets = await sheetsOf(manager, garden.id);
+    const over = fitSheets(covers, sheets);
     return {
       nights,
-      covers: coversFor(groundOf(threatened, scheduled, ground, garden, year)).map((cover) => ({
+      covers: covers.map((cover, i) => ({
         ...cover,
         lowC: lowIn(ground.get(cover.bedId)),
+        sheet: over[i]!,
       })),
+      sheets: sheets.length,
       people: grown
         .map(({ id, name, minutesAway, availability }) => ({
           personId: id,
@@ -94,7 +132,7 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     change('session.saved', body.title, async (writing) => {
       const { manager } = writing;
       const { garden, person } = member;
-      const { sessionId, list, personIds, ...called } = body;
+      const { sessionId, list, personIds, bedIds, ...called } = body;
       if (called.on < todayIn(garden, store.clock)) throw invalid('on', 'inThePast');
       const asked = [...new Set(personIds)];
       const known = await manager.countBy(people, { gardenId: garden.id, id: In(asked) });
@@ -116,6 +154,11 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
       );
       // Sent again, the call changes nothing and writes to nobody twice.
       if (isNew) {
+        const covered = await manager.findBy(beds, { gardenId: garden.id, id: In(bedIds) });
+        if (covered.length > 0) {
+          const ids = covered.map(({ id }) => id);
+          await writing.put(rounds, newId(), comesOff(ids, addDays(called.on, 1)), undefined);
+        }
         const letters = await Letters.of(writing, garden, store.clock);
         for (const personId of asked) await letters.write('frostCall', personId, { session, list });
       }

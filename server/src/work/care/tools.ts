@@ -13,8 +13,11 @@ export const toolRoutes: Pick<Handlers, 'tools' | 'saveTool' | 'removeTool'> = {
 
   saveTool: ({ params, body, ifMatch, change }) =>
     change('tool.saved', body.name, async (writing) => {
-      const same = await writing.manager.findOneBy(tools, { gardenId: params.gardenId, name: body.name });
-      if (same && same.id !== params.id) throw invalid('name', 'toolTaken');
+      const ofName = await writing.manager.findBy(tools, { gardenId: params.gardenId, name: body.name });
+      const isTaken = ofName.some(
+        ({ id, width, length }) => id !== params.id && width === body.width && length === body.length,
+      );
+      if (isTaken) throw invalid('name', 'toolTaken');
       return toolView(await writing.put(tools, params.id, body, ifMatch));
     }),
 

@@ -310,4 +310,19 @@ describe('tools', () => {
     expect(await garden.ok('tools', {})).toMatchObject([{ name: 'fork', count: 3 }]);
     await garden.ok('removeTool', { params: { id }, ifMatch: 1 });
   });
+
+  it('are listed once for each size, of which both sides are known', async () => {
+    const save = (width: number | null, length: number | null) =>
+      garden.ask('saveTool', {
+        params: { id: newId() },
+        body: { name: 'frostCloth', count: 2, width, length },
+      });
+    expect((await save(3, 8)).status).toBe(200);
+    expect((await save(3, 4)).status).toBe(200);
+    expect((await save(3, 8)).problem.errors).toMatchObject([{ field: 'name', code: 'toolTaken' }]);
+    expect((await save(3, null)).problem.errors).toMatchObject([{ field: 'length', code: 'required' }]);
+    expect((await save(null, 3)).problem.errors).toMatchObject([{ field: 'width', code: 'required' }]);
+    for (const { id, version } of await garden.ok('tools'))
+      await garden.ok('removeTool', { params: { id }, ifMatch: version });
+  });
 });

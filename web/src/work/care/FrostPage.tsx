@@ -2,7 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import { type FrostWatch, frostCallInput } from '@unity-acre/contract/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useNavigate } from 'react-router';
+import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useCropNames } from '../../crops/names.ts';
 import { listKey, useHere, useList, useMeasure, useWrite } from '../../garden/index.ts';
@@ -92,6 +92,7 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
   const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
   const cropsOf = (ids: string[]) => ids.map((id) => names.crop(id).toLowerCase()).join(', ');
   const cloth = frost.covers.reduce((sum, cover) => sum + cover.length * cover.width, 0);
+  const covered = frost.covers.filter(({ sheet }) => sheet !== null).length;
   const askable = frost.people.toSorted((a, b) => order[a.free] - order[b.free]);
   const near = frost.people.filter(
     ({ free, minutesAway }) => free === 'free' && (minutesAway ?? NEAR_MIN) <= NEAR_MIN,
@@ -103,6 +104,7 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
     toBody: (values) => ({
       ...values,
       sessionId,
+      bedIds: [...new Set(frost.covers.map(({ bedId }) => bedId))],
       title: t('frost.sessionTitle'),
       list: frost.covers
         .map((cover) =>
@@ -149,6 +151,16 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
                 <span className="block text-ink-soft text-sm">
                   {cropsOf(cover.cropIds)} · {t('frost.downTo', { low: temperature(cover.lowC) })}
                 </span>
+                {frost.sheets > 0 && (
+                  <span className={`block text-sm ${cover.sheet ? 'text-leaf' : 'text-beet'}`}>
+                    {cover.sheet
+                      ? t('frost.sheet', {
+                          width: length(cover.sheet.width),
+                          length: length(cover.sheet.length),
+                        })
+                      : t('frost.noSheet')}
+                  </span>
+                )}
               </span>
             </li>
           ))}
@@ -156,7 +168,19 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
         <p className="mt-2 font-semibold">
           {t('frost.total', { count: frost.covers.length, area: area(cloth) })}
         </p>
-        <p className="text-ink-soft text-sm">{t('frost.held')}</p>
+        {frost.sheets > 0 ? (
+          <p>{t('frost.sheets', { count: frost.covers.length, covered })}</p>
+        ) : (
+          <p className="text-sm">
+            {t('frost.count')}{' '}
+            <Link to="/sessions/tools" className="underline underline-offset-4">
+              {t('frost.toTools')}
+            </Link>
+          </p>
+        )}
+        <p className="text-ink-soft text-sm">
+          {t('frost.held')} {t('frost.off')}
+        </p>
       </section>
       <div className="flex flex-col gap-6">
         <section className="furrow">

@@ -2,11 +2,11 @@ import type { Tool } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
 import { materialRow } from '@unity-acre/core/crops';
 import { asPlanted } from '@unity-acre/core/season';
-import { toHaveReady } from '@unity-acre/core/work';
+import { sheetNames, toHaveReady } from '@unity-acre/core/work';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { datesAlone, seasonYearOf, useHere, useList, useMeasure, useSeasonList } from '../../garden/index.ts';
+import { datesAlone, seasonYearOf, useHere, useList, useSeasonList } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { atHandOf } from '../atHand.ts';
 import { useAmountWords } from '../useAmountWords.ts';
@@ -19,7 +19,6 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
   const { t } = useTranslation('materials');
   const { garden } = useHere();
   const dates = useDates();
-  const { number } = useMeasure();
   const { of: amountOf } = useAmountWords();
   const catalogue = useCatalogue();
   const year = seasonYearOf(garden, garden.today);
@@ -39,7 +38,14 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
     return toHaveReady(supplied, garden.today, until);
   }, [plantings, beds, catalogue, garden.rules, garden.today, until]);
   if (!ready) return null;
-  const ownOf = (material: string) => tools.find(({ name }) => name === material)?.count ?? 0;
+  /** What is counted of it, in the unit of the material: nets by their longer sides. */
+  const ownOf = (material: string) =>
+    tools
+      .filter(({ name }) => name === material)
+      .reduce(
+        (sum, { count, width, length }) => sum + count * Math.max(width ?? 0, length ?? 0, width ? 0 : 1),
+        0,
+      );
   return (
     <section className="furrow max-w-3xl">
       <h2>{t('ready.title')}</h2>
@@ -50,14 +56,14 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
           <thead className="text-left">
             <tr className="border-line-strong border-b">
               <th className="py-1">{t('ready.kept')}</th>
-              <th className="py-1 text-right">{t('ready.most')}</th>
-              <th className="py-1 text-right">{t('ready.own')}</th>
-              <th className="py-1 text-right">{t('ready.buy')}</th>
+              <th className="py-1 pl-3 text-right">{t('ready.most')}</th>
+              <th className="py-1 pl-3 text-right">{t('ready.own')}</th>
+              <th className="py-1 pl-3 text-right">{t('ready.buy')}</th>
             </tr>
           </thead>
           <tbody>
             {ready.kept.map(({ material, most, on }) => {
-              const isCounted = materialRow(material).unit === 'count';
+              const isCounted = materialRow(material).unit === 'count' || sheetNames.includes(material);
               const missing = most - ownOf(material);
               return (
                 <tr key={material} className="border-line border-b">
@@ -65,9 +71,11 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
                     {t(`name.${material}`)}{' '}
                     <span className="text-ink-soft">{t('ready.on', { day: dates.short(on) })}</span>
                   </td>
-                  <td className="py-1.5 text-right">{amountOf({ material, amount: most })}</td>
-                  <td className="py-1.5 text-right">{isCounted ? number(ownOf(material), 0) : '–'}</td>
-                  <td className="py-1.5 text-right font-semibold">
+                  <td className="py-1.5 pl-3 text-right">{amountOf({ material, amount: most })}</td>
+                  <td className="py-1.5 pl-3 text-right">
+                    {isCounted ? amountOf({ material, amount: ownOf(material) }) : '–'}
+                  </td>
+                  <td className="py-1.5 pl-3 text-right font-semibold">
                     {!isCounted
                       ? '–'
                       : missing > 0

@@ -1,16 +1,17 @@
 import { type Tool, toolInput } from '@unity-acre/contract/work';
-import { toolNames } from '@unity-acre/core/work';
 import { X } from 'lucide-react';
-import { useId, useState } from 'react';
+import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { v7 as newId } from 'uuid';
 import { useCoordinates, useList, useWrite } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
-import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { NewSheet } from './NewSheet.tsx';
+import { NewTool } from './NewTool.tsx';
 import { ReadyList } from './ReadyList.tsx';
-import { keptMaterials, useToolName } from './toolName.ts';
+import { useToolWords } from './toolName.ts';
+
+const isSheet = ({ width }: Tool): boolean => width !== null;
 
 /** The tools a garden owns, counted, so that a rota does not need more of one than there are. */
 export default function ToolsPage() {
@@ -25,12 +26,14 @@ export default function ToolsPage() {
         {(list) => (
           <div className="flex max-w-3xl flex-col gap-6">
             {list.length === 0 && <Bare title={t('tools.none')} />}
-            <ul>
-              {list.map((tool) => (
-                <ToolRow key={tool.id} tool={tool} />
-              ))}
-            </ul>
+            <ToolList tools={list.filter((tool) => !isSheet(tool))} />
             {coordinates && <NewTool key={list.length} known={list} />}
+            <section className="furrow">
+              <h2>{t('tools.sheets')}</h2>
+              <p className="max-w-prose text-ink-soft">{t('tools.sheetsLead')}</p>
+              <ToolList tools={list.filter(isSheet)} />
+              {coordinates && <NewSheet key={list.length} />}
+            </section>
             <ReadyList tools={list} />
           </div>
         )}
@@ -39,24 +42,35 @@ export default function ToolsPage() {
   );
 }
 
+function ToolList({ tools }: { tools: Tool[] }) {
+  if (tools.length === 0) return null;
+  return (
+    <ul>
+      {tools.map((tool) => (
+        <ToolRow key={tool.id} tool={tool} />
+      ))}
+    </ul>
+  );
+}
+
 function ToolRow({ tool }: { tool: Tool }) {
   const { t } = useTranslation(['rota', 'kit']);
   const coordinates = useCoordinates();
-  const nameOf = useToolName();
-  const name = nameOf(tool.name);
+  const wordsOf = useToolWords();
+  const name = wordsOf(tool);
   const [count, setCount] = useState(String(tool.count));
   const save = useWrite('saveTool', ({ data }) =>
-    t('rota:tools.saved', { name: nameOf(data.name), count: data.count }),
+    t('rota:tools.saved', { name: wordsOf(data), count: data.count }),
   );
   const remove = useWrite('removeTool', () => t('rota:tools.removed'));
-  const parsed = toolInput.safeParse({ name: tool.name, count: Number(count) });
+  const parsed = toolInput.safeParse({ ...inputOf(tool), count: Number(count) });
   return (
-    <li className="flex flex-wrap items-center gap-3 border-line border-b py-1.5">
-      <span className="mr-auto">{name}</span>
+    <li className="flex items-center gap-2 border-line border-b py-1.5 sm:gap-3">
+      <span className="min-w-0 flex-1">{name}</span>
       {coordinates ? (
         <>
           <input
-            className="input w-20 text-right"
+            className="input w-16 text-right sm:w-20"
             inputMode="numeric"
             aria-label={`${name}, ${t('rota:tools.count')}`}
             aria-invalid={!parsed.success}
@@ -86,51 +100,4 @@ function ToolRow({ tool }: { tool: Tool }) {
   );
 }
 
-/** Counts a tool that is not in the list: one that tasks ask for, or any other. */
-function NewTool({ known }: { known: Tool[] }) {
-  const { t } = useTranslation('rota');
-  const nameOf = useToolName();
-  const offered = useId();
-  const save = useWrite('saveTool', ({ data }) =>
-    t('tools.saved', { name: nameOf(data.name), count: data.count }),
-  );
-  const asked = [...toolNames, ...keptMaterials].filter((name) => !known.some((tool) => tool.name === name));
-  // People type the name they read; the garden keeps the one its tasks ask for.
-  const keyOf = (typed: string) => asked.find((name) => nameOf(name) === typed.trim()) ?? typed;
-  const form = useBodyForm({
-    draft: 'tool new',
-    schema: toolInput,
-    defaults: { name: '', count: '1' },
-    toBody: (values, read) => ({ name: keyOf(values.name), count: read.number('count', values.count) }),
-    send: (body) => save.mutateAsync({ params: { id: newId() }, body }),
-  });
-  return (
-    <Form of={form} className="flex flex-wrap items-start gap-3">
-      <Field label={t('tools.name')} name="name">
-        {(props) => (
-          <input
-            {...props}
-            {...form.register('name')}
-            list={offered}
-            className="input w-52"
-            autoComplete="off"
-          />
-        )}
-      </Field>
-      <datalist id={offered}>
-        {asked.map((name) => (
-          <option key={name} value={nameOf(name)} />
-        ))}
-      </datalist>
-      <Field label={t('tools.count')} name="count">
-        {(props) => (
-          <input {...props} {...form.register('count')} inputMode="numeric" className="input w-20" />
-        )}
-      </Field>
-      <Button type="submit" look="act" disabled={form.busy} className="mt-6">
-        {t('tools.add')}
-      </Button>
-      <FormFaults />
-    </Form>
-  );
-}
+const inputOf = ({ id: _, version: __, ...input }: Tool) => input;
