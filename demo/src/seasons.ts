@@ -88,6 +88,7 @@ export function demoPlantings(random: () => number): DemoPlanting[] {
           bed: bed.name,
           kind: bed.tenure,
           year,
+          practices: {},
           pattern: 'rows',
           width: Math.min(bed.width, bed.length),
           length: Math.max(bed.width, bed.length) * share,

@@ -151,6 +151,29 @@ it('says on its cards how the garden does it, once that is chosen', async () => 
   await hand.readsNot(w.practice.snipNotPull);
 });
 
+it('says on the card of one planting how that one is done, where it is done another way', async () => {
+  const tasks =
+    await hand.list<{ id: string; kind: string; plantingId: string; bedIds: string[] }[]>(
+      'tasks?from=2026-01-01',
+    );
+  // The garden pulls what is thinned, since the journey before.
+  const [one, other] = tasks.filter(({ kind }) => kind === 'thin');
+  await hand.open(`/ground/${one!.bedIds[0]}/plan/${one!.plantingId}`);
+  await hand.press(w.season.practices.title);
+  await hand.choose(w.practices.thinningBy.name, w.practices.thinningBy.choice.snip);
+  await hand.press(w.kit.save);
+  await page.waitForFunction(() => !location.pathname.includes('/plan'));
+  await hand.open(`/sessions/card/${one!.id}`);
+  await hand.reads(w.practice.snipNotPull);
+  await hand.readsNot(w.practice.pullGently);
+  await hand.open(`/sessions/card/${other!.id}`);
+  await hand.reads(w.practice.pullGently);
+  // It stands where it was chosen, after the page is opened anew.
+  await hand.open(`/ground/${one!.bedIds[0]}/plan/${one!.plantingId}`);
+  expect(await hand.chosen(w.practices.thinningBy.name)).toBe('snip');
+  await hand.readsNot(w.kit.restored.note);
+});
+
 it('takes a variety of the garden’s own from the planner, and grows it as it says', async () => {
   const bed = await bedId('Trial bed');
   await hand.open(`/ground/${bed}/plan?crop=tomato`);

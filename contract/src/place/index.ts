@@ -81,7 +81,7 @@ const one = <const T extends readonly number[]>(values: T) =>
     .max(1000)
     .refine((value) => values.includes(value), 'notOffered');
 
-const practiceShapes = {
+export const practiceShapes = {
   slowSeed: z.enum(practiceSchools.slowSeed),
   seedCover: z.enum(practiceSchools.seedCover),
   thinningBy: z.enum(practiceSchools.thinningBy),

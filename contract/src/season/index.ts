@@ -14,6 +14,7 @@ import {
 } from '@unity-acre/core/season';
 import { z } from 'zod';
 import { tenureKinds } from '../ground/index.ts';
+import { practiceShapes } from '../place/index.ts';
 import { day, id, prose, size, version, year } from '../wire/index.ts';
 
 export const plantingInput = z.strictObject({
@@ -47,6 +48,8 @@ export const plantingInput = z.strictObject({
     .strictObject({ x: z.number().min(0).max(1000), y: z.number().min(0).max(1000) })
     .nullable()
     .default(null),
+  /** how steps are done with it, where that is not as the garden does them */
+  practices: z.strictObject(practiceShapes).partial().default({}),
   note: prose(500),
 });
 

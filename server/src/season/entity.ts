@@ -51,6 +51,7 @@ export const plantings = new EntitySchema<PlantingEntity>({
     betweenRows: maybe(real()),
     seedsPerHole: maybe(whole()),
     at: maybe(json()),
+    practices: { ...json(), default: '{}' },
     note: longText(),
   },
   indices: [

@@ -45,6 +45,7 @@ function proposalView(looking: Looking): Proposal {
             protection: 'none' as const,
             ...usualSpacing,
             at: null,
+            practices: {},
             note: '',
             plants: demand.plants,
             from: candidate.from,

@@ -261,6 +261,7 @@ export const peas = (bedId: string): PlantingInput => ({
   betweenRows: null,
   seedsPerHole: null,
   at: null,
+  practices: {},
   note: '',
 });
 

@@ -80,12 +80,14 @@ const routes: RouteObject[] = [
             'ground',
             'season',
             'reasons',
+            'practices',
           ),
           screen(
             'ground/:bedId/plan/:plantingId',
             () => import('../season/planner/Planner.tsx'),
             'season',
             'reasons',
+            'practices',
           ),
           screen(
             'season',

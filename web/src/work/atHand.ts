@@ -15,6 +15,6 @@ export function atHandOf(
   const packed = amounts(crop, method, pattern, width, length, bed);
   const { plants, packing } = packed;
   const rows = Math.max(1, packing.rows);
-  const practices = practicesOf(rules.practices);
+  const practices = practicesOf({ ...rules.practices, ...planting.practices });
   return { at: { crop, method, width, length, plants, rows, practices }, packed };
 }

@@ -13,6 +13,7 @@ import {
   practiceFor,
   practiceSchools,
   practicesOf,
+  schoolsAt,
   totalled,
   usualPractices,
 } from './index.ts';
@@ -294,6 +295,27 @@ describe('a garden that does it another way', () => {
             const lines = practiceFor(kind, of).length;
             expect(lines >= 2 && lines <= 15, `${kind} ${crop.id} ${lines}`).toBe(true);
           }
+  });
+});
+
+describe('the schools that matter to a planting', () => {
+  // KNOWLEDGE 3.5, 4.1: what growers disagree on for these crops.
+  it.each([
+    ['carrot', 'sowInPlace', ['slowSeed', 'thinningBy', 'feeding']],
+    ['onion', 'setPlants', ['onionDepth', 'feeding']],
+    ['lettuce', 'startIndoors', ['thinningBy', 'coiledRoots', 'feeding', 'slugs']],
+    ['garlic', 'setPlants', ['feeding']],
+    ['beet', 'sowInPlace', ['seedCover', 'thinningBy', 'feeding']],
+  ] as const)('are for %s those in which a way makes a difference', (id, method, schools) => {
+    expect(schoolsAt(at(id, method))).toEqual(schools);
+  });
+
+  it('never are those of work that is at no planting', () => {
+    for (const { id, methods } of plainCatalogue.crops) {
+      const all = methods.flatMap((method) => schoolsAt(at(id, method)));
+      expect(all, id).not.toContain('digging');
+      expect(all, id).not.toContain('weeds');
+    }
   });
 });
 

@@ -3,24 +3,26 @@ import type { Method } from '../kinds.ts';
 import type { Practices } from './schools.ts';
 
 /** A kind of work at a planting that has a way to do it. */
-export type PracticeKind =
-  | 'startIndoors'
-  | 'keepMoist'
-  | 'thinTrays'
-  | 'potOn'
-  | 'support'
-  | 'sow'
-  | 'thin'
-  | 'thinAgain'
-  | 'hardenOff'
-  | 'setOut'
-  | 'netOn'
-  | 'cover'
-  | 'mulch'
-  | 'feed'
-  | 'netOff'
-  | 'pick'
-  | 'clear';
+export const practiceKinds = [
+  'startIndoors',
+  'keepMoist',
+  'thinTrays',
+  'potOn',
+  'support',
+  'sow',
+  'thin',
+  'thinAgain',
+  'hardenOff',
+  'setOut',
+  'netOn',
+  'cover',
+  'mulch',
+  'feed',
+  'netOff',
+  'pick',
+  'clear',
+] as const;
+export type PracticeKind = (typeof practiceKinds)[number];
 
 /** A crop in hand: what is done with it goes by these. */
 export interface AtHand {

@@ -6,6 +6,7 @@ import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
+import { OwnPractices1770000000000 } from './ownPractices.ts';
 import { OwnSpacing1768000000000 } from './ownSpacing.ts';
 import { OwnWork1766000000000 } from './ownWork.ts';
 import { SeedBox1767000000000 } from './seedBox.ts';
@@ -31,4 +32,5 @@ export const migrations = [
   SeedBox1767000000000,
   OwnSpacing1768000000000,
   SheetSizes1769000000000,
+  OwnPractices1770000000000,
 ];

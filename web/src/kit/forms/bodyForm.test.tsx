@@ -206,6 +206,18 @@ describe('a form of a row', () => {
     expect(send.mock.calls[1]).toEqual([{ name: 'Bed Seven', note: 'typed meanwhile', kind: 'raised' }, 2]);
   });
 
+  it('keeps no draft of what others changed while nothing was typed, nor of what was put back as it was', async () => {
+    sessionStorage.clear();
+    const { rerender } = render(<BedForm bed={row} send={accepts()} />);
+    rerender(<BedForm bed={{ ...row, note: 'Net is torn', version: 2 }} send={accepts()} />);
+    await vi.waitFor(() => expect(typed('Note')).toBe('Net is torn'));
+    expect(sessionStorage).toHaveLength(0);
+    await userEvent.type(screen.getByLabelText('Name'), 'x');
+    expect(sessionStorage).toHaveLength(1);
+    await userEvent.type(screen.getByLabelText('Name'), '{Backspace}');
+    expect(sessionStorage).toHaveLength(0);
+  });
+
   it('keeps no draft of what was saved', async () => {
     const { unmount } = render(<BedForm bed={row} send={accepts()} />);
     await write('Note', 'Saved');

@@ -117,8 +117,10 @@ export function useBodyForm<Values extends FieldValues, Body>(of: BodyFormOf<Val
   const take = (row: Values, newVersion: number | undefined) => {
     // The same version comes twice: with the refusal, and when the lists are read again.
     if (newVersion === base.current.version && newVersion !== undefined) return;
-    fillFrom(row, form.getValues(), base.current.values);
+    const over = base.current.values;
+    // First, so that what comes with the row is not taken for something that was typed over the one before.
     base.current = { values: row, version: newVersion };
+    fillFrom(row, form.getValues(), over);
   };
 
   const seen = useRef(version);
@@ -150,7 +152,10 @@ export function useBodyForm<Values extends FieldValues, Body>(of: BodyFormOf<Val
     return form.subscribe({
       formState: { values: true },
       callback: ({ values }) => {
-        if (JSON.stringify(values) === JSON.stringify(base.current.values)) return;
+        if (JSON.stringify(values) === JSON.stringify(base.current.values)) {
+          dropDraft(draft);
+          return;
+        }
         const open = Object.entries(values).filter(([field]) => !secrets.includes(field));
         keepDraft(draft, { values: Object.fromEntries(open), base: base.current.values });
       },

@@ -8,10 +8,22 @@ import { sayUnfetched } from '../../kit/fetchedPart.tsx';
 export const inputOf = (planting: Planting): PlantingInput => {
   const { cropId, varietyId, bedId, year, cropping, method, pattern, width, length } = planting;
   const { startOn, afterId, afterDays, betweenId, pinned, protection, note } = planting;
-  const { inRow, betweenRows, seedsPerHole, at } = planting;
+  const { inRow, betweenRows, seedsPerHole, at, practices } = planting;
   const what = { cropId, varietyId, bedId, year, cropping, method, pattern, width, length };
   const spacing = { inRow, betweenRows, seedsPerHole };
-  return { ...what, ...spacing, at, startOn, afterId, afterDays, betweenId, pinned, protection, note };
+  return {
+    ...what,
+    ...spacing,
+    at,
+    practices,
+    startOn,
+    afterId,
+    afterDays,
+    betweenId,
+    pinned,
+    protection,
+    note,
+  };
 };
 
 /** Why a planting cannot be moved at all; null where it can. */

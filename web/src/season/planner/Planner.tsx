@@ -1,6 +1,6 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import { type Planting, plantingInput } from '@unity-acre/contract/season';
-import { croppings, ofVariety } from '@unity-acre/core/crops';
+import { croppings, ofVariety, type PracticeSchool } from '@unity-acre/core/crops';
 import { patterns } from '@unity-acre/core/ground';
 import { allowsMethod, hasCropping, startOf } from '@unity-acre/core/season';
 import { useEffect, useRef, useState } from 'react';
@@ -17,8 +17,10 @@ import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { Companions } from './Companions.tsx';
 import { croppingsOffered, cropWanted, firstValues, seasonWanted } from './firstValues.ts';
+import { OwnPractices } from './OwnPractices.tsx';
 import { PlanPreview } from './PlanPreview.tsx';
 import { ProtectionField } from './ProtectionField.tsx';
+import { practicesTyped } from './planOf.ts';
 import { Series } from './Series.tsx';
 import { SpacingFields } from './SpacingFields.tsx';
 import { VarietyFacts } from './VarietyFacts.tsx';
@@ -40,6 +42,8 @@ export interface PlanValues {
   inRow: string;
   betweenRows: string;
   seedsPerHole: string;
+  /** by school; empty follows the garden */
+  practices: { [School in PracticeSchool]?: string };
   note: string;
 }
 
@@ -119,7 +123,10 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
     defaults: planting ? valuesOf(planting) : first,
     version: planting?.version,
     toValues: valuesOf,
-    toBody: ({ cropId, varietyId, cropping, method, pattern, protection, note, ...values }, read) => ({
+    toBody: (
+      { cropId, varietyId, cropping, method, pattern, protection, practices, note, ...values },
+      read,
+    ) => ({
       cropId,
       varietyId,
       bedId: bed.id,
@@ -141,6 +148,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       seedsPerHole:
         values.seedsPerHole.trim() === '' ? null : read.number('seedsPerHole', values.seedsPerHole),
       at: planting?.at ?? null,
+      practices: practicesTyped(practices),
       note,
     }),
     send: async (body, ifMatch) => {
@@ -290,6 +298,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
             </Field>
             <SpacingFields form={form} crop={ofVariety(crop, values.varietyId)} />
             <ProtectionField form={form} />
+            <OwnPractices form={form} bed={bed} bare={bare} />
             <Checkbox label={t('season:pinned')} {...form.check('pinned')} />
             <Field label={t('season:note')} hint={t('kit:optional')} name="note">
               {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}

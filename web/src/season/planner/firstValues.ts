@@ -64,6 +64,7 @@ export function firstValues(
     inRow: '',
     betweenRows: '',
     seedsPerHole: '',
+    practices: {},
     note: '',
   };
 }

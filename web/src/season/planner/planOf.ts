@@ -1,6 +1,6 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { PlantingInput } from '@unity-acre/contract/season';
-import { type Catalogue, varietyOf } from '@unity-acre/core/crops';
+import { type Catalogue, type ChosenPractices, varietyOf } from '@unity-acre/core/crops';
 import { asPlanted, type OwnSpacing, type PlantingPlan } from '@unity-acre/core/season';
 import { type LengthUnit, parseLength } from '@unity-acre/core/units';
 import type { PlanValues } from './Planner.tsx';
@@ -20,6 +20,10 @@ function spacingTyped({ inRow, betweenRows, seedsPerHole }: PlanValues, bare: Le
   const typed = { inRow: lengthIn(inRow), betweenRows: lengthIn(betweenRows), seedsPerHole: count };
   return Object.values(typed).every((value) => value === null || value > 0) ? typed : null;
 }
+
+/** How steps are done with it; what is left empty follows the garden. */
+export const practicesTyped = (practices: PlanValues['practices']): ChosenPractices =>
+  Object.fromEntries(Object.entries(practices).filter(([, way]) => way !== ''));
 
 /** Reads the form of a planting. @returns null while something in it cannot be computed with */
 export function planAsTyped(
@@ -65,6 +69,7 @@ export function planAsTyped(
       pinned: false,
       protection: values.protection,
       ...spacing,
+      practices: practicesTyped(values.practices),
       at: null,
       note,
     },
