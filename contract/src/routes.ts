@@ -103,6 +103,8 @@ const shapes = {
     bodyType: 'text/csv',
     answer: crops.cropImport,
   }),
+  seedPrices: shape({ params: inGarden, answer: z.array(crops.seedPrice) }),
+  saveSeedPrice: shape({ params: thing, body: crops.seedPriceInput, answer: crops.seedPrice }),
   seedLots: shape({ params: inGarden, answer: z.array(crops.seedLot) }),
   saveSeedLot: shape({ params: thing, body: crops.seedLotInput, answer: crops.seedLot }),
   removeSeedLot: shape({ params: thing }),

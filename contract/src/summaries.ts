@@ -33,6 +33,8 @@ export const summaries: Record<RouteName, string> = {
   removeOwnCrop: 'Go back to the catalogue',
   cropFile: 'The catalogue of the garden as a file',
   importCrops: 'Read crops from a file',
+  seedPrices: 'What the garden pays for seed and plants',
+  saveSeedPrice: 'Say what a variety costs',
   seedLots: 'The seed box',
   saveSeedLot: 'Add or change a lot of seed',
   removeSeedLot: 'Take a lot out of the box',

@@ -60,6 +60,8 @@ export const table = {
   removeOwnCrop: line('DELETE', `${garden}/crops/:id`, coordinator, true),
   cropFile: line('GET', `${garden}/crop-file`, crewMembers),
   importCrops: line('POST', `${garden}/crop-file`, coordinator),
+  seedPrices: line('GET', `${garden}/seed-prices`, leads),
+  saveSeedPrice: line('PUT', `${garden}/seed-prices/:id`, coordinator, true),
   seedLots: line('GET', `${garden}/seed-lots`, leads),
   saveSeedLot: line('PUT', `${garden}/seed-lots/:id`, coordinator, true),
   removeSeedLot: line('DELETE', `${garden}/seed-lots/:id`, coordinator, true),

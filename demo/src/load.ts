@@ -13,7 +13,7 @@ import { idMaker } from './ids.ts';
 import { demoPassword, mailOf, people, plotHolders } from './people.ts';
 import { beds, demoToday, garden, gardenId, landmarks } from './place.ts';
 import { almanacOfBed, demoPlantings, observations } from './seasons.ts';
-import { seedLots, wishes } from './seeds.ts';
+import { seedLots, seedPrices, wishes } from './seeds.ts';
 import { sessions } from './sessions.ts';
 import { climate, record, stationName } from './weather.ts';
 
@@ -234,6 +234,10 @@ export async function loadDemo(store: Store): Promise<void> {
     await put(
       tables.seedLots,
       seedLots.map((lot) => ({ ...row(), ...lot })),
+    );
+    await put(
+      tables.seedPrices,
+      seedPrices.map((price) => ({ ...row(), ...price })),
     );
     await put(tables.tools, [
       ...tools.map(([name, count]) => ({ ...row(), name, count, width: null, length: null })),

@@ -1,4 +1,4 @@
-import type { SeedLotInput } from '@unity-acre/contract/crops';
+import type { SeedLotInput, SeedPriceInput } from '@unity-acre/contract/crops';
 import type { WishInput } from '@unity-acre/contract/season';
 
 type LotRow = [
@@ -85,4 +85,13 @@ export const wishes: WishInput[] = [
   wish('beet', 'round', { by: 'area', amount: 4 }),
   wish('garlic', 'hardneck', { amount: 120, weight: 2 }),
   wish('watermelon', 'small', { by: 'area', amount: 300, weight: 1, note: 'Every year somebody asks' }),
+];
+
+/** What the garden pays, in its own money: a packet of so many seeds, and a plant. */
+export const seedPrices: SeedPriceInput[] = [
+  { cropId: 'cosmos', varietyId: 'tall', packetSeeds: 60, packet: 3.25, piece: null },
+  { cropId: 'pole-bean', varietyId: 'flat', packetSeeds: 40, packet: 3.75, piece: null },
+  { cropId: 'sweet-corn', varietyId: 'early', packetSeeds: 75, packet: 4.5, piece: null },
+  { cropId: 'zucchini', varietyId: 'yellow', packetSeeds: 20, packet: 3.5, piece: 4.25 },
+  { cropId: 'tomato', varietyId: 'cherry', packetSeeds: 30, packet: 3.95, piece: 4.5 },
 ];

@@ -136,6 +136,27 @@ describe('a sowing', () => {
   });
 });
 
+it('prices the order by the packet or by the plant, and adds it up', async () => {
+  const { price } = w.seedBox;
+  await hand.open('/seeds');
+  // 30 seeds of zucchini are two packets of 20 at 3.50; as plants, 4.25 each.
+  await hand.reads('2 packets, 7.00');
+  await hand.reads('plants, ');
+  const total = async () =>
+    Number(/([0-9.]+) in all/.exec(await page.$eval('main', (main) => main.textContent ?? ''))![1]);
+  const before = await total();
+  await hand.click('::-p-xpath(//tr[.//*[contains(., "Winter squash")]]//button)');
+  await hand.write(price.packet, '5.20');
+  await hand.press(w.kit.save);
+  await hand.reads(w.fields.required);
+  await hand.write(price.packetSeeds, '10');
+  await hand.press(w.kit.save);
+  await hand.reads(price.saved.replace('{{crop}}', 'Winter squash'));
+  // Eighteen seeds are two packets of ten.
+  await hand.reads('2 packets, 10.40');
+  expect(await total()).toBeCloseTo(before + 10.4, 2);
+});
+
 it('says on its cards how the garden does it, once that is chosen', async () => {
   const task = (await hand.list<{ id: string; kind: string }[]>('tasks?from=2026-01-01')).find(
     ({ kind }) => kind === 'thin',

@@ -1,6 +1,6 @@
 import { cropPatch } from '@unity-acre/core/crops';
 import { z } from 'zod';
-import { day, id, prose, version, words } from '../wire/index.ts';
+import { day, id, noIssueSoFar, prose, version, words } from '../wire/index.ts';
 
 export const cropId = z.string().regex(/^[a-z0-9-]{1,60}$/, 'notACropId');
 
@@ -42,8 +42,29 @@ export const seedLotInput = z.strictObject({
   saved: z.boolean(),
   note: prose(200),
 });
+const money = z.number().min(0).max(10_000).nullable();
+/** What the garden pays for a variety, in its own money; null where it has not said. */
+export const seedPriceInput = z
+  .strictObject({
+    cropId: z.string().max(60),
+    varietyId: z.string().max(60),
+    /** seeds in a packet */
+    packetSeeds: z.number().int().min(1).max(1_000_000).nullable(),
+    packet: money,
+    /** for one plant, set, clove or tuber */
+    piece: money,
+  })
+  .refine(({ packet, packetSeeds }) => packet === null || packetSeeds !== null, {
+    path: ['packetSeeds'],
+    message: 'required',
+    when: noIssueSoFar,
+  });
+export const seedPrice = seedPriceInput.safeExtend({ id, version });
+
 export const seedLot = seedLotInput.safeExtend({ id, version });
 
+export type SeedPriceInput = z.infer<typeof seedPriceInput>;
+export type SeedPrice = z.infer<typeof seedPrice>;
 export type SeedLotInput = z.infer<typeof seedLotInput>;
 export type SeedLot = z.infer<typeof seedLot>;
 export type OwnCropInput = z.infer<typeof ownCropInput>;

@@ -109,6 +109,7 @@ export type ChangeThing =
   | 'underlay'
   | 'groundRules'
   | 'seedLot'
+  | 'seedPrice'
   | 'wish'
   | 'garden'
   | 'climate'

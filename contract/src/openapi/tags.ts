@@ -26,6 +26,7 @@ const ofGarden: Record<string, Tag> = {
   crops: 'crops',
   'crop-file': 'crops',
   'seed-lots': 'crops',
+  'seed-prices': 'crops',
   beds: 'ground',
   landmarks: 'ground',
   layout: 'ground',

@@ -1,4 +1,4 @@
-import type { SeedLotInput } from '@unity-acre/contract/crops';
+import type { SeedLotInput, SeedPriceInput } from '@unity-acre/contract/crops';
 import type { CropPatch } from '@unity-acre/core/crops';
 import { EntitySchema } from 'typeorm';
 import { flag, gardenRow, json, longText, maybe, real, refersTo, text, whole } from '../database/columns.ts';
@@ -13,6 +13,22 @@ export const ownCrops = new EntitySchema<OwnCropEntity>({
   name: 'own_crop',
   columns: { ...gardenRow(), cropId: text(), patch: json() },
   indices: [{ name: 'own_crop_once', columns: ['gardenId', 'cropId'], unique: true }],
+});
+
+export type SeedPriceEntity = GardenRow & SeedPriceInput;
+
+export const seedPrices = new EntitySchema<SeedPriceEntity>({
+  name: 'seed_price',
+  foreignKeys: refersTo('seed_price', { gardenId: 'garden' }),
+  columns: {
+    ...gardenRow(),
+    cropId: text(),
+    varietyId: text(),
+    packetSeeds: maybe(whole()),
+    packet: maybe(real()),
+    piece: maybe(real()),
+  },
+  indices: [{ name: 'seed_price_once', columns: ['gardenId', 'cropId', 'varietyId'], unique: true }],
 });
 
 export type SeedLotEntity = GardenRow &

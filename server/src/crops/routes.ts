@@ -13,6 +13,7 @@ import { catalogueOf } from './catalogue.ts';
 import { type OwnCropEntity, ownCrops } from './entity.ts';
 import { writeCrops } from './file.ts';
 import { seedLotRoutes } from './seedLots.ts';
+import { seedPriceRoutes } from './seedPrices.ts';
 
 /** The largest file of crops taken, bytes: the whole catalogue is a tenth of it. */
 const CROP_FILE_BYTES = 2_000_000;
@@ -114,4 +115,4 @@ const catalogueRoutes: Pick<
   ),
 };
 
-export const cropRoutes = { ...catalogueRoutes, ...seedLotRoutes };
+export const cropRoutes = { ...catalogueRoutes, ...seedLotRoutes, ...seedPriceRoutes };

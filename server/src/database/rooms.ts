@@ -10,6 +10,7 @@ const rooms: Record<RowKind, Room> = {
   garden: 'place',
   own_crop: 'crops',
   seed_lot: 'crops',
+  seed_price: 'crops',
   bed: 'ground',
   tenure: 'ground',
   landmark: 'ground',

@@ -10,7 +10,7 @@ import {
   plotApplications,
   signIns,
 } from '../crew/entity.ts';
-import { ownCrops, seedLots } from '../crops/entity.ts';
+import { ownCrops, seedLots, seedPrices } from '../crops/entity.ts';
 import { beds, landmarks, pictures, tenures, underlays } from '../ground/entity.ts';
 import { changes, entries } from '../log/entity.ts';
 import { gardens, stationRecords } from '../place/entity.ts';
@@ -35,6 +35,7 @@ export const tables = {
   stationRecords,
   ownCrops,
   seedLots,
+  seedPrices,
   accounts,
   signIns,
   people,

@@ -124,6 +124,10 @@ const writes: [RouteName, () => object | Promise<object>][] = [
     'saveTenure',
     () => ({ params: { bedId: ids.bed, year: YEAR }, body: { kind: 'cooperative', personId: null } }),
   ],
+  [
+    'saveSeedPrice',
+    () => ({ ...ofNew, body: { cropId: 'pea', varietyId: 'snap', packetSeeds: 50, packet: 3, piece: null } }),
+  ],
   ['saveSeedLot', () => ({ ...ofNew, body: { ...lot, ...tested } })],
   ['signUp', ofSession],
   ['rollCall', () => ({ ...ofSession(), body: held })],

@@ -21,7 +21,8 @@ type ReadOfGarden =
   | 'calendarAddress'
   | 'ownCrops'
   | 'weather'
-  | 'seedLots';
+  | 'seedLots'
+  | 'seedPrices';
 type ReadOfYear = 'plantings' | 'harvestTotals' | 'wishes' | 'hours';
 
 /** A list of a garden, and what it is kept under. */

@@ -19,6 +19,8 @@ import { useHere } from './here.ts';
 export interface Measure {
   system: UnitSystem;
   number(value: number, decimals?: number): string;
+  /** in the garden's own money, whose sign it knows best itself */
+  money(amount: number): string;
   length(metres: number): string;
   spacing(metres: number): string;
   /** how deep seed goes */
@@ -41,6 +43,7 @@ function measureIn(language: string, system: UnitSystem): Measure {
   return {
     system,
     number,
+    money: (amount) => numberIn(language, amount, { decimals: 2, isPadded: true }),
     length: (metres) => shown(showLength(metres, system)),
     spacing: (metres) => shown(showSpacing(metres, system)),
     depth: (metres) => showDepth(metres, system),

@@ -5,24 +5,27 @@ const signs = {
 } as const;
 
 /**
- * A number as it is written in a language, with so many decimals at most, halves rounded away from zero. Not by
+ * A number as it is written in a language, with so many decimals at most (all of them, where it is padded), halves rounded
+ * away from zero. Not by
  * `Intl.NumberFormat`: to make its first takes the browser as long as to draw forty lines of the log book.
  */
 export function numberIn(
   language: string,
   value: number,
-  { decimals, grouped = true }: { decimals: number; grouped?: boolean },
+  { decimals, grouped = true, isPadded = false }: { decimals: number; grouped?: boolean; isPadded?: boolean },
 ): string {
   if (!Number.isFinite(value) || Math.abs(value) >= 1e15)
-    return new Intl.NumberFormat(language, { maximumFractionDigits: decimals, useGrouping: grouped }).format(
-      value,
-    );
+    return new Intl.NumberFormat(language, {
+      maximumFractionDigits: decimals,
+      ...(isPadded && { minimumFractionDigits: decimals }),
+      useGrouping: grouped,
+    }).format(value);
   const own = signs[language === 'es' ? 'es' : 'en'];
   const size = Math.abs(value);
   // Moved by its digits, not by multiplying: 1.005 is to become 1.01.
   const rounded = size < 1e-6 ? 0 : Math.round(Number(`${size}e${decimals}`)) / 10 ** decimals;
   const [whole = '', rest] = rounded.toFixed(decimals).split('.');
-  const digits = rest?.replace(/0+$/, '') ?? '';
+  const digits = (isPadded ? rest : rest?.replace(/0+$/, '')) ?? '';
   const spaced = grouped ? whole.replace(/\B(?=(\d{3})+$)/g, own.thousands) : whole;
   return `${value < 0 && rounded > 0 ? '-' : ''}${spaced}${digits && own.decimals + digits}`;
 }

@@ -10,6 +10,7 @@ import { OwnPractices1770000000000 } from './ownPractices.ts';
 import { OwnSpacing1768000000000 } from './ownSpacing.ts';
 import { OwnWork1766000000000 } from './ownWork.ts';
 import { SeedBox1767000000000 } from './seedBox.ts';
+import { SeedPrices1771000000000 } from './seedPrices.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
 import { SheetSizes1769000000000 } from './sheetSizes.ts';
 import { Trust1764600000000 } from './trust.ts';
@@ -33,4 +34,5 @@ export const migrations = [
   OwnSpacing1768000000000,
   SheetSizes1769000000000,
   OwnPractices1770000000000,
+  SeedPrices1771000000000,
 ];

@@ -2,13 +2,15 @@ import type { SeedLot } from '@unity-acre/contract/crops';
 import { csvOf } from '@unity-acre/contract/csv';
 import type { Planting } from '@unity-acre/contract/season';
 import { ofVariety, varietyOf } from '@unity-acre/core/crops';
-import { holesOf, plantNeeds, seedNeeds } from '@unity-acre/core/season';
+import { addedUp, holesOf, packetCost, plantNeeds, seedNeeds } from '@unity-acre/core/season';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useList, useMeasure } from '../../garden/index.ts';
 import { useCatalogue } from '../catalogue.ts';
 import { useCropNames } from '../names.ts';
 import { lotLife } from './lotLife.ts';
 import { PlantsToGet } from './PlantsToGet.tsx';
+import { plantCost, priceOf, pricesBy, seedCost } from './priced.ts';
 import { SeedTable } from './SeedTable.tsx';
 import { TraysToStart } from './TraysToStart.tsx';
 
@@ -17,6 +19,7 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
   const { t } = useTranslation('seedBox');
   const names = useCropNames();
   const catalogue = useCatalogue();
+  const { money } = useMeasure();
   const planned = useMemo(
     () =>
       plantings.flatMap((planting) => {
@@ -27,17 +30,25 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
       }),
     [plantings, catalogue, year],
   );
+  const prices = pricesBy(useList('seedPrices').data ?? []);
   const needs = useMemo(() => {
     const toSow = planned.filter(({ seedSources }) => seedSources.length > 0);
     const uses = toSow.map(({ id, crop, variety, seedSources: sources }) => ({
       ...{ plantingId: id, crop, variety, sources },
       holes: holesOf(sources),
     }));
-    return seedNeeds(
+    const all = seedNeeds(
       uses,
       lots.map((lot) => ({ ...lot, ...lotLife(lot) })),
       year,
     );
+    return all.map((need) => {
+      const plants = toSow
+        .filter(({ crop, variety }) => crop.id === need.crop.id && variety.id === need.variety.id)
+        .reduce((sum, one) => sum + one.plants, 0);
+      // Of those for which the box has seed none is bought.
+      return { ...need, plants: Math.ceil((plants * need.order) / Math.max(1, need.needed)) };
+    });
   }, [planned, lots, year]);
   const pieces = useMemo(() => {
     const bought = planned.filter(({ method }) => method === 'setPlants');
@@ -49,8 +60,16 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
     );
   }, [planned]);
   const toOrder = needs.filter(({ order }) => order > 0);
+  const costs = [
+    ...needs.map((need) => seedCost(prices, need)),
+    ...pieces.map((need) => plantCost(prices, need)),
+  ].filter((cost) => cost !== null);
+  const told = (cost: number | null) => cost?.toFixed(2) ?? '';
   const csv = csvOf([
-    [t('csv.crop'), t('csv.variety'), t('csv.holes'), t('csv.seeds'), t('csv.grams'), t('csv.pieces')],
+    [
+      ...[t('csv.crop'), t('csv.variety'), t('csv.holes'), t('csv.seeds'), t('csv.grams'), t('csv.pieces')],
+      ...[t('csv.packets'), t('csv.cost')],
+    ],
     ...toOrder.map(({ crop, variety, holes, order, orderGrams }) => [
       names.crop(crop.id),
       names.variety(crop.id, variety.id),
@@ -58,6 +77,8 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
       order,
       orderGrams === null ? '' : orderGrams.toFixed(1),
       '',
+      packetCost(order, priceOf(prices, { crop, variety }))?.packets ?? '',
+      told(seedCost(prices, { crop, variety, order })),
     ]),
     ...pieces.map(({ crop, variety, pieces: count }) => [
       names.crop(crop.id),
@@ -66,6 +87,8 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
       '',
       '',
       count,
+      '',
+      told(plantCost(prices, { crop, variety, pieces: count })),
     ]),
   ]);
   return (
@@ -87,10 +110,15 @@ export function Orders({ lots, plantings, year }: { lots: SeedLot[]; plantings: 
           {needs.length === 0 ? (
             <p className="text-ink-soft">{t('needs.none')}</p>
           ) : (
-            <SeedTable needs={needs} />
+            <SeedTable needs={needs} prices={prices} />
+          )}
+          {costs.length > 0 && (
+            <p className="mt-2 text-right font-semibold">
+              {t('price.total', { cost: money(addedUp(costs)) })}
+            </p>
           )}
         </section>
-        {pieces.length > 0 && <PlantsToGet needs={pieces} />}
+        {pieces.length > 0 && <PlantsToGet needs={pieces} prices={prices} />}
       </div>
       <TraysToStart
         plantings={planned.map((one) => ({
