@@ -6,6 +6,7 @@ import { broken, worthOf } from '../../solving/index.ts';
 import { usualSpacing } from '../amounts/index.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from '../planning/index.ts';
 import type { Candidate } from './candidate.ts';
+import { conflictsOf } from './conflicts.ts';
 import {
   type Demand,
   demandsOf,
@@ -16,6 +17,7 @@ import {
   waysOf,
   yieldOf,
 } from './demand.ts';
+import { Filling } from './filling.ts';
 import { type Posed, pose, readPlacement } from './index.ts';
 import { bed, bestByTrying, drawn, season, trespasses, wish } from './testing/index.ts';
 
@@ -332,11 +334,12 @@ describe('an unmet wish', () => {
 
 describe('what stands already', () => {
   const beds = [bed(0, 6), bed(1, 6)];
-  const first = quickly(season(beds), [wish(1, tomato, 6, { by: 'plants' })]);
-  const { candidate, demand } = first.chosen[0]!;
-  const stands = standing(wish(1, tomato, 6), candidate, demand);
-  const of = (amount: number, over: Partial<Wish> = {}) =>
-    quickly(season(beds, { plantings: [stands] }), [wish(1, tomato, amount, { by: 'plants', ...over })]);
+  const of = (amount: number, over: Partial<Wish> = {}) => {
+    const first = quickly(season(beds), [wish(1, tomato, 6, { by: 'plants' })]);
+    const { candidate, demand } = first.chosen[0]!;
+    const plantings = [standing(wish(1, tomato, 6), candidate, demand)];
+    return quickly(season(beds, { plantings }), [wish(1, tomato, amount, { by: 'plants', ...over })]);
+  };
 
   it('meets a wish, or a part of it', () => {
     expect(of(6)).toMatchObject({ chosen: [], unmet: [], met: 1 });
@@ -415,5 +418,91 @@ describe('the model', () => {
     const whole = [...met.values()].map((column) => mip.columns[column]!.worth);
     for (const one of whole) expect(one).toBeGreaterThan(small);
     expect(candidates.length).toBeGreaterThan(0);
+  });
+});
+
+describe('beds as they are filled', () => {
+  const plan = season([bed(0, 4), bed(1, 2)]);
+  const posed = () =>
+    pose(plan, [wish(1, tomato, 1), wish(2, pepper, 1), wish(3, onion, 0.5), wish(4, bean, 0.5)]);
+  const filled = (fixed: ConstructorParameters<typeof Filling>[3] = []) => {
+    const { candidates, demands } = posed();
+    const filling = new Filling(plan, demands, candidates, fixed);
+    const at = (part: number, bedId: string) =>
+      candidates.findIndex((one) => one.demand === part && one.bedId === bedId && one.off === 0);
+    return { filling, candidates, demands, at };
+  };
+
+  it('hold what is put there until it is taken away', () => {
+    const { filling, at } = filled();
+    expect(filling.placeOf(0)).toBeUndefined();
+    filling.put(at(0, 'bed 0'));
+    filling.put(at(1, 'bed 0'));
+    expect(filling.placeOf(0)).toBe(at(0, 'bed 0'));
+    expect(filling.chosen).toEqual([at(0, 'bed 0'), at(1, 'bed 0')]);
+    expect(filling.besides(at(2, 'bed 0'))).toEqual([0, 1]);
+    expect(filling.besides(at(2, 'bed 1'))).toEqual([]);
+    filling.take(0);
+    filling.take(0);
+    expect(filling.besides(at(2, 'bed 0'))).toEqual([1]);
+    filling.restore([at(3, 'bed 1')]);
+    expect(filling.chosen).toEqual([at(3, 'bed 1')]);
+    expect(filling.besides(at(2, 'bed 0'))).toEqual([]);
+  });
+
+  it('take what there is ground for on each of its days, beside what stood there before', () => {
+    const { candidates, at } = filled();
+    const { from, until, length } = candidates[at(0, 'bed 1')]!;
+    const stood = (free: number, begin = from, end = until) => ({
+      ...{ id: 'stood', bedId: 'bed 1', width: 1.2192, length: 2 - free, betweenId: null },
+      ...{ from: begin, until: end },
+    });
+    const fits = (one: ReturnType<typeof stood>) => filled([one]).filling.fits(at(0, 'bed 1'));
+    expect(fits(stood(length))).toBe(true);
+    expect(fits(stood(length - 0.01))).toBe(false);
+    // On its last day too, and on its first, and never beside what is gone or still to come.
+    expect(fits(stood(0.1, until, addDays(until, 30)))).toBe(false);
+    expect(fits(stood(0.1, addDays(until, 1), addDays(until, 30)))).toBe(true);
+    expect(fits(stood(0.1, addDays(from, -30), from))).toBe(false);
+    expect(fits(stood(0.1, addDays(from, -30), addDays(from, -1)))).toBe(true);
+    expect(fits({ ...stood(0.1), bedId: 'bed 0' })).toBe(true);
+    // What stood there is not among the parts of wishes.
+    expect(filled([stood(length)]).filling.besides(at(0, 'bed 1'))).toEqual([]);
+  });
+
+  it('keep apart what harms each other, and only while it stands', () => {
+    const { filling, at } = filled();
+    filling.put(at(2, 'bed 0'));
+    expect(filling.fits(at(3, 'bed 0'))).toBe(false);
+    expect(filling.fits(at(3, 'bed 1'))).toBe(true);
+    filling.take(2);
+    expect(filling.fits(at(3, 'bed 0'))).toBe(true);
+  });
+
+  it('take each part once, at its best time, or from another of its ways on', () => {
+    const { filling, candidates } = filled();
+    const [list] = filling.byPart;
+    expect(list!.map((i) => candidates[i]!.off)).toEqual(
+      [...list!.map((i) => candidates[i]!.off)].sort((a, b) => a - b),
+    );
+    filling.place([0], 0);
+    expect(filling.placeOf(0)).toBe(list![0]);
+    filling.place([0], 3);
+    expect(filling.placeOf(0)).toBe(list![0]);
+    filling.take(0);
+    filling.place([0], 3);
+    expect(filling.placeOf(0)).toBe(list![3]);
+    filling.take(0);
+    filling.place([0], list!.length + 1);
+    expect(filling.placeOf(0)).toBe(list![1]);
+  });
+
+  it('have in each other’s way only what harms each other, or crosses', () => {
+    const { demands, candidates, at } = filled();
+    const { near, clash } = conflictsOf(plan, demands, candidates);
+    expect(near.map((parts) => [...parts])).toEqual([[], [], [3], [2]]);
+    expect(clash(at(2, 'bed 0'), at(3, 'bed 0'))).toBe(true);
+    expect(clash(at(2, 'bed 0'), at(3, 'bed 1'))).toBe(false);
+    expect(clash(at(0, 'bed 0'), at(1, 'bed 0'))).toBe(false);
   });
 });
