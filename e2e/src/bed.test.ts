@@ -205,8 +205,21 @@ it('takes a variety of the garden’s own from the planner, and grows it as it s
   await hand.reads('This crop has a variety of that name already.');
   await hand.write(ownVariety.name, 'Porch dwarf');
   await hand.write(ownVariety.height, '20 in');
+  await hand.write(ownVariety.spread, '14 in');
   await hand.choose(ownVariety.support, ownVariety.supports.none);
   await hand.press(w.kit.save);
-  await hand.reads('20 in tall');
+  await hand.reads('20 in tall, 14 in wide');
   expect(await hand.chosen(w.season.variety)).toBe('porch-dwarf');
+
+  await hand.open(`/ground/${bed}/plan?crop=onion`);
+  await hand.press(ownVariety.add);
+  await hand.write(ownVariety.name, 'Copper ring');
+  await hand.write(ownVariety.seedsPerGram, '280');
+  await hand.choose(ownVariety.dayLength, ownVariety.dayLengths.longDay);
+  await hand.press(w.kit.save);
+  await hand.reads(ownVariety.saved);
+  const own = await hand.list<{ cropId: string; patch: { varieties: object[] } }[]>('crops');
+  expect(own.find(({ cropId }) => cropId === 'onion')!.patch.varieties).toEqual([
+    expect.objectContaining({ id: 'copper-ring', seedsPerGram: 280, traits: ['longDay'] }),
+  ]);
 });

@@ -1,5 +1,5 @@
 import { ownCropInput } from '@unity-acre/contract/crops';
-import { type Crop, supports } from '@unity-acre/core/crops';
+import { type Crop, supports, type Trait } from '@unity-acre/core/crops';
 import { fromMetres } from '@unity-acre/core/units';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -16,11 +16,18 @@ interface Values {
   daysFewest: string;
   daysMost: string;
   height: string;
+  spread: string;
   inRow: string;
+  seedsPerGram: string;
+  /** when it bulbs; empty for what has no such */
+  dayLength: string;
   support: string;
   determinate: boolean;
   note: string;
 }
+
+/** By which length of day onions bulb. */
+const dayLengths = ['longDay', 'intermediateDay', 'shortDay'] as const;
 
 /** The form's names of what the contract's paths speak of. */
 const flat = (path: string): string => {
@@ -28,6 +35,8 @@ const flat = (path: string): string => {
   const names: Record<string, string> = {
     daysToMaturity: 'daysFewest',
     heightIn: 'height',
+    spreadIn: 'spread',
+    traits: 'dayLength',
     inRowIn: 'inRow',
   };
   return field ? (names[field] ?? field) : 'name';
@@ -44,7 +53,7 @@ export function OwnVarietySheet({
   onAdded(varietyId: string): void;
 }) {
   const { t } = useTranslation(['season', 'kit']);
-  const { spacing, system } = useMeasure();
+  const { number, spacing, system } = useMeasure();
   const names = useCropNames();
   const own = useList('ownCrops').data?.find(({ cropId }) => cropId === crop.id) ?? null;
   const [id] = useState(() => own?.id ?? newId());
@@ -60,24 +69,33 @@ export function OwnVarietySheet({
       daysFewest: String(usual.fewest),
       daysMost: String(usual.most),
       height: '',
+      spread: '',
       inRow: '',
+      seedsPerGram: '',
+      dayLength: '',
       support: '',
       determinate: false,
       note: '',
     },
     version: own?.version,
     toBody: (values, read) => {
-      const inches = (field: 'height' | 'inRow') =>
+      const inches = (field: 'height' | 'spread' | 'inRow') =>
         Math.round(fromMetres(read.length(field, values[field], bare), 'in') * 100) / 100;
       const days = (field: 'daysFewest' | 'daysMost') => read.number(field, values[field]);
+      const traits: Trait[] = [
+        ...(values.determinate ? ['determinate' as const] : []),
+        ...dayLengths.filter((dayLength) => dayLength === values.dayLength),
+      ];
       const variety = {
         id: slug(values.name),
         name: { en: values.name.trim(), es: values.name.trim() },
         daysToMaturity: [days('daysFewest'), days('daysMost')] as [number, number],
         ...(values.height.trim() && { heightIn: inches('height') }),
+        ...(values.spread.trim() && { spreadIn: inches('spread') }),
         ...(values.inRow.trim() && { inRowIn: inches('inRow') }),
+        ...(values.seedsPerGram.trim() && { seedsPerGram: read.number('seedsPerGram', values.seedsPerGram) }),
         ...(values.support && { support: values.support as Crop['support'] }),
-        ...(values.determinate && { traits: ['determinate' as const] }),
+        ...(traits.length > 0 && { traits }),
         ...(values.note.trim() && { note: values.note.trim() }),
       };
       if (crop.varieties.some((known) => known.id === variety.id)) read.errors.name = 'varietyKnown';
@@ -90,7 +108,8 @@ export function OwnVarietySheet({
       onAdded(body.patch.varieties!.at(-1)!.id);
     },
   });
-  const input = (name: 'name' | 'daysFewest' | 'daysMost' | 'height' | 'inRow' | 'note', hint?: string) => (
+  const bulbs = crop.varieties.some(({ traits }) => traits?.some((one) => dayLengths.includes(one as never)));
+  const input = (name: Exclude<keyof Values, 'support' | 'determinate' | 'dayLength'>, hint?: string) => (
     <Field label={t(`season:ownVariety.${name}`)} hint={hint} name={name}>
       {(props) => <input {...props} {...form.register(name)} className="input" autoComplete="off" />}
     </Field>
@@ -107,8 +126,27 @@ export function OwnVarietySheet({
         {input('daysFewest')}
         {input('daysMost')}
         {input('height', t('season:spacing.usual', { value: spacing(crop.height) }))}
+        {input('spread', t('season:spacing.usual', { value: spacing(crop.spread) }))}
         {input('inRow', t('season:spacing.usual', { value: spacing(crop.inRow) }))}
+        {input(
+          'seedsPerGram',
+          crop.seedsPerGram ? t('season:spacing.usual', { value: number(crop.seedsPerGram, 0) }) : undefined,
+        )}
       </div>
+      {bulbs && (
+        <Field label={t('season:ownVariety.dayLength')} name="dayLength">
+          {(props) => (
+            <Select
+              {...props}
+              {...form.control('dayLength')}
+              options={[
+                { value: '', label: t('season:ownVariety.dayLengths.unsaid') },
+                ...dayLengths.map((one) => ({ value: one, label: t(`season:ownVariety.dayLengths.${one}`) })),
+              ]}
+            />
+          )}
+        </Field>
+      )}
       <Field label={t('season:ownVariety.support')} name="support">
         {(props) => (
           <Select
