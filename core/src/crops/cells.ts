@@ -50,6 +50,7 @@ const columns: readonly [path: string, kind: Kind][] = [
   ['soilDepthIn', 'number'],
   ['rootM', 'numbers'],
   ['seedsPerHole', 'number'],
+  ['seedsPerCell', 'number'],
   ['inClumps', 'truth'],
   ['spareShare', 'number'],
   ['yieldKg.per', 'text'],

@@ -125,6 +125,8 @@ const fields = z.strictObject({
   /** rooting depth, m: shallow and deep soil */
   rootM: z.tuple([z.number().positive(), z.number().max(4)]).refine(inOrder, 'inOrder'),
   seedsPerHole: whole.min(1).max(8),
+  /** seeds to a cell of a tray, where that is not as to a hole outdoors */
+  seedsPerCell: whole.min(1).max(8).optional(),
   /** what comes up from a hole is left to grow as one clump, and not thinned to one */
   inClumps: z.boolean().optional(),
   /** seeds sown beyond the holes, so that the best can be kept */
@@ -221,6 +223,7 @@ const dispensable = fields.pick({
   sproutDays: true,
   pastFirstFrostDays: true,
   thinning: true,
+  seedsPerCell: true,
   inClumps: true,
   overwinters: true,
   perennial: true,

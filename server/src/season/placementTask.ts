@@ -43,7 +43,13 @@ export function receivedPlan(sent: SentPlan): YearPlan {
     const crop = catalogue.crop(planting.cropId);
     const variety = crop && varietyOf(crop, planting.varietyId);
     return crop && variety
-      ? [{ ...planting, crop: asPlanted(crop, { ...planting.spacing, varietyId: variety.id }), variety }]
+      ? [
+          {
+            ...planting,
+            crop: asPlanted(crop, { ...planting.spacing, varietyId: variety.id, method: planting.method }),
+            variety,
+          },
+        ]
       : [];
   };
   const spots = new Map(sent.beds.map((bed) => [bed.id, bed]));

@@ -22,15 +22,30 @@ it('gives 40 ft of row for peas in two rows of 20 ft', () => {
 
 it('counts by the spacing that a planting has of its own, in every pattern, and by the crop’s where it has none', () => {
   const radish = plainCatalogue.crop('radish')!;
-  const varietyId = radish.varieties[0]!.id;
-  expect(asPlanted(radish, { ...usualSpacing, varietyId })).toBe(radish);
+  const radishes = { varietyId: radish.varieties[0]!.id, method: 'sowInPlace' as const };
+  expect(asPlanted(radish, { ...usualSpacing, ...radishes })).toBe(radish);
   // Wide rows for children: 3 in apart, rows a foot apart; 4 × 8 ft have 4 rows of 32.
-  const wide = asPlanted(radish, { varietyId, inRow: FOOT / 4, betweenRows: FOOT, seedsPerHole: 2 });
+  const wide = asPlanted(radish, { ...radishes, inRow: FOOT / 4, betweenRows: FOOT, seedsPerHole: 2 });
   const sown = amounts(wide, 'sowInPlace', 'rows', 4 * FOOT, 8 * FOOT);
   expect(sown).toMatchObject({ plants: 128, sown: { perHole: 2 } });
   expect(sown.sown!.seeds).toBe(2 * sown.sown!.holes);
   for (const pattern of ['rows', 'square', 'staggered', 'foot', 'broadcast'] as const)
     expect(spacingOf(wide, pattern)).toBeCloseTo(FOOT / 4, 9);
-  const { inRow } = asPlanted(radish, { ...usualSpacing, varietyId, betweenRows: FOOT });
+  const { inRow } = asPlanted(radish, { ...usualSpacing, ...radishes, betweenRows: FOOT });
   expect(inRow).toBe(radish.inRow);
+});
+
+// One seed to a cell of squash, two of cucumber; two to a hole outdoors (KNOWLEDGE 4.1). Common practice, no source.
+it.each([
+  ['winter-squash', 'startIndoors', 1],
+  ['zucchini', 'startIndoors', 1],
+  ['winter-squash', 'sowInPlace', 2],
+  ['cucumber', 'startIndoors', 2],
+] as const)('sows %s by %s with %d to a place, unless the planting says otherwise', (id, method, seeds) => {
+  const crop = plainCatalogue.crop(id)!;
+  const varietyId = crop.varieties[0]!.id;
+  const planted = asPlanted(crop, { ...usualSpacing, varietyId, method });
+  expect(planted.seedsPerHole).toBe(seeds);
+  expect(amounts(planted, method, 'rows', 4 * FOOT, 20 * FOOT).sown!.perHole).toBe(seeds);
+  expect(asPlanted(crop, { ...usualSpacing, varietyId, method, seedsPerHole: 3 }).seedsPerHole).toBe(3);
 });

@@ -1,5 +1,5 @@
 export { type Amounts, amounts, plantedOutline, spacingOf } from './amounts.ts';
-export { asPlanted, type OwnSpacing, usualSpacing } from './asPlanted.ts';
+export { asPlanted, type OwnSpacing, sownBy, usualSpacing } from './asPlanted.ts';
 export { sowingDepth } from './depth.ts';
 export * from './orderCost.ts';
 export { HOLE_CHANCE, perHoleOf, type SeedCount, seedCount } from './seedCount.ts';

@@ -1,5 +1,5 @@
 import type { Crop } from '@unity-acre/core/crops';
-import { spacingOf } from '@unity-acre/core/season';
+import { sownBy, spacingOf } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { useMeasure } from '../../garden/index.ts';
 import { Field, type useBodyForm } from '../../kit/forms/index.ts';
@@ -33,7 +33,11 @@ export function SpacingFields({
           </Field>
         )}
         {method !== 'setPlants' && (
-          <Field label={t('spacing.seedsPerHole')} hint={usual(crop.seedsPerHole)} name="seedsPerHole">
+          <Field
+            label={t('spacing.seedsPerHole')}
+            hint={usual(sownBy(crop, method).seedsPerHole)}
+            name="seedsPerHole"
+          >
             {(props) => (
               <input
                 {...props}

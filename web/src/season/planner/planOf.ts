@@ -45,7 +45,7 @@ export function planAsTyped(
   if (!spacing) return null;
   return {
     plan: {
-      crop: asPlanted(crop, { ...spacing, varietyId: variety.id }),
+      crop: asPlanted(crop, { ...spacing, varietyId: variety.id, method }),
       variety,
       method,
       cropping,
