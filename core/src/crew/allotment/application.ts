@@ -72,14 +72,22 @@ export function lacking({ needs, wishes, onlyNamed }: Application, plot: Offered
 }
 
 /**
- * The plots an application would take, best first: what was wished, in that order, then the rest by name.
- * A public rule, so that a draw can be done again by hand.
+ * How far down a plot is on somebody's list: what was wished, in that order; then the plot they hold; then all others alike.
+ * A short list counts for no more than a long one: what is not on it comes next.
+ */
+export function placeOnList({ wishes, holds }: Application, plotId: string): number {
+  const place = wishes.indexOf(plotId);
+  if (place >= 0) return place;
+  const holdsAnother = holds !== null && holds !== plotId && !wishes.includes(holds);
+  return wishes.length + (holdsAnother ? 1 : 0);
+}
+
+/**
+ * The plots an application would take, best first: what was wished, in that order, then the plot they hold, then the rest by
+ * name. A public rule, so that a draw can be done again by hand.
  */
 export function preferred(application: Application, plots: readonly OfferedPlot[]): OfferedPlot[] {
-  const rank = (plot: OfferedPlot) => {
-    const place = application.wishes.indexOf(plot.id);
-    return place < 0 ? application.wishes.length : place;
-  };
+  const rank = ({ id }: OfferedPlot) => placeOnList(application, id);
   return plots
     .filter((plot) => lacking(application, plot) === null)
     .sort((a, b) => rank(a) - rank(b) || names.compare(a.name, b.name));
@@ -90,6 +98,21 @@ export type Allotted = Map<string, string | null>;
 
 /** Whether returning holders come before all others. */
 export type HouseRule = 'returningFirst' | 'allAlike';
+
+/**
+ * The plot that is kept for somebody who returns until they have another that they wish for: the one they hold, where returning
+ * holders come first and it still suits; null for none.
+ */
+export function keptFor(
+  rule: HouseRule,
+  application: Application,
+  plots: readonly OfferedPlot[],
+): string | null {
+  if (rule !== 'returningFirst' || !application.returning) return null;
+  const held = plots.find(({ id }) => id === application.holds);
+  // Whoever takes nothing but what they named keeps nothing else.
+  return held && lacking(application, held) === null ? held.id : null;
+}
 
 /** What an allotment gives, to be looked at beside another. */
 export interface Outcome {
