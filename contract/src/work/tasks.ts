@@ -1,3 +1,4 @@
+import { daysBetween } from '@unity-acre/core/calendar';
 import { skills } from '@unity-acre/core/crew';
 import { roundKinds, workKinds } from '@unity-acre/core/work';
 import { z } from 'zod';
@@ -106,6 +107,8 @@ export const roundInput = z
   });
 export const round = roundInput.safeExtend({ id, version });
 
+/** Tasks are asked for by so many days at most: three seasons. */
+const MOST_TASK_DAYS = 1_100;
 /**
  * Tasks of some days, both included; all that is planned from the first on where the last is not said. `taken` asks only for
  * those that stand in sessions of these days.
@@ -115,6 +118,11 @@ export const taskQuery = z
   .refine(({ from, until }) => until === undefined || from <= until, {
     path: ['until'],
     message: 'endsBeforeStart',
+    when: noIssueSoFar,
+  })
+  .refine(({ from, until }) => until === undefined || daysBetween(from, until) <= MOST_TASK_DAYS, {
+    path: ['until'],
+    message: 'tooManyDays',
     when: noIssueSoFar,
   });
 /** The moment at which something was marked, an instant: of two marks the later made counts, whichever comes later. */

@@ -75,5 +75,7 @@ it('answers what is asked with no such year, day or word, in the same way', asyn
     expect((await garden.ask('tasks', { query: { from } })).status, from).toBe(422);
   }
   const backwards = await garden.ask('tasks', { query: { from: '2026-05-20', until: '2026-05-19' } });
+  const ages = await garden.ask('tasks', { query: { from: '0001-01-01', until: '9999-12-31' } });
+  expect(ages.problem.errors).toMatchObject([{ field: 'until', code: 'tooManyDays' }]);
   expect(backwards.problem.errors).toMatchObject([{ field: 'until', code: 'endsBeforeStart' }]);
 });

@@ -77,6 +77,11 @@ it('gives what was done on the day it was done', async () => {
 it('gives of sessions of some days what stands in them, as the whole list has it', async () => {
   const taken = await garden.ok('tasks', { query: { from: '2026-06-01', taken: 'only' } });
   expect(taken).toEqual(all.filter(({ id }) => inJuly.includes(id)));
+  // However far ahead the session is.
+  const { id } = await garden.session({ on: '2029-03-03', taskIds: [all.at(-1)!.id] });
+  const ahead = await garden.ok('tasks', { query: { from: '2026-06-01', taken: 'only' } });
+  expect(idsOf(ahead)).toContain(all.at(-1)!.id);
+  await garden.ok('removeSession', { params: { id }, ifMatch: 1 });
   const before = { from: '2026-06-01', until: '2026-07-10', taken: 'only' };
   expect(await garden.ok('tasks', { query: before })).toEqual([]);
 });

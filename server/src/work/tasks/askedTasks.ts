@@ -1,6 +1,6 @@
 import type { SeedSource } from '@unity-acre/contract/season';
 import type { TaskView } from '@unity-acre/contract/work';
-import { addDays, type Day } from '@unity-acre/core/calendar';
+import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
 import { groupedBy } from '@unity-acre/core/maths';
 import { dayInSeason, seasonYearOf } from '@unity-acre/core/place';
 import { isSowing } from '@unity-acre/core/season';
@@ -18,6 +18,9 @@ import { type Standing, taskViews } from './taskViews.ts';
 
 /** What comes round at a planting is listed so many days ahead. */
 const LISTED_AHEAD = 21;
+
+/** An occurrence so far from today is none that anybody planned, days. */
+const FAR_DAYS = 3_660;
 
 /** Days, both included. */
 export interface Span {
@@ -62,7 +65,10 @@ const sessionsIn = async (manager: EntityManager, gardenId: string, { from, unti
     await manager.find(sessions, { where: { gardenId }, select: { id: true, on: true, taskIds: true } })
   ).filter(({ on }) => from <= on && on <= until);
 
-/** The tasks whose days touch some days (of what is done: the day it was done), those that stand in a session of these days, and those that are late by then. */
+/**
+ * The tasks whose days touch some days (of what is done: the day it was done), those that stand in a session of these days, and
+ * those that are late by then.
+ */
 export async function tasksIn(
   { manager, clock }: Database,
   garden: GardenEntity,
@@ -125,7 +131,10 @@ export async function tasksById(
       seedSources.set(id, sources);
     }
   }
-  const days = ids.flatMap((id) => occurrenceParts(id)?.on ?? []).sort();
+  const days = ids
+    .flatMap((id) => occurrenceParts(id)?.on ?? [])
+    .filter((on) => Math.abs(daysBetween(today, on)) <= FAR_DAYS)
+    .sort();
   const occurrences = days.length === 0 ? [] : await roundTasks(manager, garden.id, days[0]!, days.at(-1)!);
   const wanted = new Set(ids);
   const causes = { scheduled, occurrences: occurrences.filter(({ id }) => wanted.has(id)), seedSources };

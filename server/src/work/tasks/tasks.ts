@@ -9,12 +9,15 @@ import { SEASON_ROOMS } from '../../season/index.ts';
 import { lastPlanned, oneTask, tasksIn, tasksInSessions } from './askedTasks.ts';
 import { markDone } from './markDone.ts';
 
+/** No session is later. */
+const LAST_DAY = '9999-12-31';
+
 export const taskRoutes: Pick<Handlers, 'tasks' | 'markTask' | 'markTasks'> = {
   tasks: standing('tasks', {
     rooms: [...SEASON_ROOMS, 'work'],
     gather: ({ store, member: { garden }, query: { from, until, taken } }) => {
-      const span = { from, until: until ?? lastPlanned(garden, from) };
-      return taken === 'only' ? tasksInSessions(store, garden, span) : tasksIn(store, garden, span);
+      if (taken === 'only') return tasksInSessions(store, garden, { from, until: until ?? LAST_DAY });
+      return tasksIn(store, garden, { from, until: until ?? lastPlanned(garden, from) });
     },
     finish: (tasks) => tasks,
   }),
