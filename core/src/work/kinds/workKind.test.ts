@@ -49,6 +49,8 @@ describe('each kind of work', () => {
       'pick',
       'water',
       'covers',
+      // Under cloth plants cook in the morning sun.
+      'uncover',
     ]);
   });
 });
