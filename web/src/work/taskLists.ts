@@ -14,8 +14,8 @@ export const tasksOf = (gardenId: string, asked: Asked): Read<TaskView[]> => ({
 });
 
 /** The tasks of some days: what may or should be done on one of them, what meets on one of them, and what is late. */
-export const useTasks = (asked: Asked): UseQueryResult<TaskView[]> =>
-  useRead(tasksOf(useHere().garden.id, asked));
+export const useTasks = (asked: Asked, enabled = true): UseQueryResult<TaskView[]> =>
+  useRead({ ...tasksOf(useHere().garden.id, asked), enabled });
 
 /** The tasks of a session with all that their cards are made of. */
 export function useSessionCards(sessionId: string): UseQueryResult<Cards> {

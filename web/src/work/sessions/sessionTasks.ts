@@ -1,5 +1,5 @@
 import type { TaskView } from '@unity-acre/contract/work';
-import { addDays, type Day } from '@unity-acre/core/calendar';
+import { addDays, type Day, isDay } from '@unity-acre/core/calendar';
 import { isBrief, plantingOf, putTooEarly, type TooEarly } from '@unity-acre/core/work';
 import { useHere } from '../../garden/index.ts';
 import { useTaskCard, useTasks } from '../taskLists.ts';
@@ -33,7 +33,9 @@ export function useSessionTasks(
 ): SessionTasks {
   const { garden } = useHere();
   const sessions = useSessions(listedDays(garden.today)).data ?? [];
-  const ofDays = useTasks({ from: addDays(on, -LATE_DAYS), until: on }).data ?? [];
+  // Nothing is asked of what was typed and is no day.
+  const day = isDay(on) ? on : garden.today;
+  const ofDays = useTasks({ from: addDays(day, -LATE_DAYS), until: day }, isDay(on)).data ?? [];
   const own = useTaskCard(wanted).data?.tasks ?? [];
   const tasks = [...new Map([...taken, ...ofDays, ...own].map((task) => [task.id, task])).values()];
   const others = sessions.filter(({ id, state }) => id !== sessionId && state === 'called');
@@ -46,7 +48,8 @@ export function useSessionTasks(
     fitting: tasks.filter(
       (task) =>
         chosen.includes(task.id) ||
-        (task.state !== 'done' &&
+        (isDay(on) &&
+          task.state !== 'done' &&
           task.window.earliest <= on &&
           addDays(task.window.latest, isBrief(task.kind) ? 0 : LATE_DAYS) >= on),
     ),
