@@ -30,22 +30,24 @@ const onceEach = <Row extends { id: string }>(rows: Row[]): Row[] =>
 /** For plantings whose dates are shown without why they stand where they do: a third of the bytes. */
 export const datesAlone = { reasons: 'no' } as const;
 
-/** The lists of the season that is and of the one after it. */
+/** The plantings of the season that is and of the one after it. */
 export function bothSeasonsOf(
   garden: Pick<Garden, 'id' | 'latitude' | 'today'>,
-  name: 'plantings',
   query: object = {},
 ): [now: Read<Planting[]>, next: Read<Planting[]>] {
   const year = seasonYearOf(garden, garden.today);
-  return [seasonListOf(garden.id, name, year, query), seasonListOf(garden.id, name, year + 1, query)];
+  return [
+    seasonListOf(garden.id, 'plantings', year, query),
+    seasonListOf(garden.id, 'plantings', year + 1, query),
+  ];
 }
 
 /**
- * A list of the season that is and the one after it: in November people plan and call sessions for the spring. Nothing
- * is given before both are there.
+ * Plantings of the season that is and the one after it: in November people plan and call sessions for the spring.
+ * Nothing is given before both are there.
  */
-export function useBothSeasons(name: 'plantings', query: object = {}): UseQueryResult<Planting[]> {
-  const [ofNow, ofNext] = bothSeasonsOf(useHere().garden, name, query);
+export function useBothSeasons(query: object = {}): UseQueryResult<Planting[]> {
+  const [ofNow, ofNext] = bothSeasonsOf(useHere().garden, query);
   const now = useRead(ofNow);
   const next = useRead(ofNext);
   const data = useMemo(

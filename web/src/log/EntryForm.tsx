@@ -69,7 +69,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const dates = useDates();
   const moveWords = useMoveWords();
   const beds = useList('beds');
-  const plantings = useBothSeasons('plantings', datesAlone);
+  const plantings = useBothSeasons(datesAlone);
   const save = useWrite('saveEntry', ({ data }) => {
     const next = data.moved.find((move) => move.kind === 'firstPick') ?? data.moved.at(-1);
     const said = t(`log:logged.${data.entry.kind}`, {

@@ -16,7 +16,7 @@ export function useLineContext(): LineContext | null {
   const { garden } = useHere();
   const catalogue = useCatalogue();
   const beds = useList('beds');
-  const plantings = useBothSeasons('plantings', datesAlone);
+  const plantings = useBothSeasons(datesAlone);
   const [isSettled, setSettled] = useState(false);
   if (!isSettled && isKnown(beds) && isKnown(plantings)) setSettled(true);
   return useMemo(

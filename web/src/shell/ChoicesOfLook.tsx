@@ -22,7 +22,7 @@ export function ChoicesOfLook() {
       />
       <ToggleGroup
         isOnRail
-        label={t('colours')}
+        label={t('colors')}
         value={theme}
         onChange={(name) => choose({ theme: name })}
         options={themes.map((name) => ({ value: name, label: t(`theme.${name}`) }))}

@@ -28,7 +28,7 @@ const firstReads: Record<string, (garden: Garden) => void> = {
     ask(
       sessionsOf(garden.id, weekDays(garden.today)),
       tasksOf(garden.id, weekDays(garden.today)),
-      ...bothSeasonsOf(garden, 'plantings', datesAlone),
+      ...bothSeasonsOf(garden, datesAlone),
       listOf(garden.id, 'beds'),
     ),
   '/ground': (garden) =>

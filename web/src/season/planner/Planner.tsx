@@ -53,7 +53,7 @@ export default function Planner() {
   const { t } = useTranslation('ground');
   const beds = useList('beds');
   const own = useList('ownCrops');
-  const plantings = useBothSeasons('plantings');
+  const plantings = useBothSeasons();
   return (
     <Loaded of={beds}>
       {(list) => {
@@ -156,7 +156,7 @@ function PlanForm({ bed, planting }: { bed: Bed; planting: Planting | null }) {
       await navigate(`/ground/${bed.id}`);
     },
   });
-  const both = useBothSeasons('plantings');
+  const both = useBothSeasons();
   const besides = (both.data ?? []).filter(
     (other) => other.bedId === bed.id && other.id !== planting?.id && other.betweenId === null,
   );

@@ -30,7 +30,7 @@ import { spansOf } from '../bands/index.ts';
 export default function Still() {
   const { t } = useTranslation('season');
   const beds = useList('beds');
-  const plantings = useBothSeasons('plantings', datesAlone);
+  const plantings = useBothSeasons(datesAlone);
   return (
     <Screen title={t('still.title')}>
       <SeasonPaths />

@@ -79,7 +79,7 @@ function Week() {
   const { garden } = useHere();
   const sessions = useSessions(weekDays(garden.today));
   const tasks = useTasks(weekDays(garden.today));
-  const plantings = useBothSeasons('plantings', datesAlone);
+  const plantings = useBothSeasons(datesAlone);
   return (
     <Loaded of={sessions}>
       {(sessionList) => (
