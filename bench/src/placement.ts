@@ -1,8 +1,8 @@
 import { type Crop, plainCatalogue } from '@unity-acre/core/crops';
 import { monthlyPaths, outlineOf, samplesOf, sunHours, uprightRectangle } from '@unity-acre/core/ground';
 import { seeded } from '@unity-acre/core/maths';
-import { almanacOf, climateOfFrosts } from '@unity-acre/core/place';
-import { defaultRules, pose, type Wish, type YearPlan } from '@unity-acre/core/season';
+import { pose, type Wish, type YearPlan } from '@unity-acre/core/season';
+import { season } from '@unity-acre/core/season/placement/testing';
 import { gapOf, solve } from '@unity-acre/server';
 import { sized } from './size.ts';
 
@@ -17,11 +17,7 @@ const crops = plainCatalogue.crops.filter(
   ({ perennial, harvest, croppings }) =>
     !perennial && harvest.style !== 'cover' && croppings.some((cropping) => cropping !== 'overwinter'),
 );
-const almanac = almanacOf(
-  climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
-);
-
-function season(beds: number, wishes: number): { plan: YearPlan; list: Wish[] } {
+function drawn(beds: number, wishes: number): { plan: YearPlan; list: Wish[] } {
   const ground = Array.from({ length: beds }, (_, i) => {
     const box = { x: (i % 10) * 2, y: Math.floor(i / 10) * 9, width: 1.2192, length: 3.6 + 3.6 * (i % 2) };
     return {
@@ -52,25 +48,13 @@ function season(beds: number, wishes: number): { plan: YearPlan; list: Wish[] } 
       weight: 1 + Math.floor(random() * 5),
     };
   };
-  const plan: YearPlan = {
-    year: 2026,
-    beds: ground,
-    plantings: [],
-    before,
-    after: [],
-    latitude: 44.5,
-    north: 0,
-    rules: defaultRules,
-    evidence: ['tested'],
-    covers: [],
-    today: '2026-01-10',
-    seasonFirst: '2026-01-01',
-    almanacOf: () => almanac,
+  return {
+    plan: season(ground, { before }),
+    list: Array.from({ length: wishes }, (_, i) => wish(pick(crops), i)),
   };
-  return { plan, list: Array.from({ length: wishes }, (_, i) => wish(pick(crops), i)) };
 }
 
-const { plan, list } = season(sized(60, 6), sized(120, 8));
+const { plan, list } = drawn(sized(60, 6), sized(120, 8));
 let begun = performance.now();
 const posed = pose(plan, list);
 const building = (performance.now() - begun) / 1000;

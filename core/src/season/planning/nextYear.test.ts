@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../../crops/index.ts';
 import { uprightRectangle } from '../../ground/index.ts';
 import { usualSpacing } from '../amounts/index.ts';
-import { defaultRules } from '../rules.ts';
+import { season as wintry } from '../placement/testing/index.ts';
 import { almanac } from '../testing.ts';
 import { rollOver } from './nextYear.ts';
 import type { PlannedBed, PlannedPlanting, YearPlan } from './yearPlan.ts';
@@ -38,26 +38,8 @@ const planting = (id: string, bedId: string, cropId: string): PlannedPlanting =>
     steps: [],
   };
 };
-const season = (
-  beds: PlannedBed[],
-  plantings: PlannedPlanting[],
-  over: Partial<YearPlan> = {},
-): YearPlan => ({
-  year: 2026,
-  beds,
-  plantings,
-  before: [],
-  after: [],
-  latitude: 44.5,
-  north: 0,
-  rules: defaultRules,
-  evidence: ['tested'],
-  covers: [],
-  today: '2026-11-01',
-  seasonFirst: '2026-01-01',
-  almanacOf: () => almanac,
-  ...over,
-});
+const season = (beds: PlannedBed[], plantings: PlannedPlanting[], over: Partial<YearPlan> = {}): YearPlan =>
+  wintry(beds, { plantings, today: '2026-11-01', almanacOf: () => almanac, ...over });
 const four = ['a', 'b', 'c', 'd'].map((id) => bed(id));
 const crops = ['tomato', 'pea', 'cabbage', 'carrot'];
 const sown = crops.map((crop, i) => planting(crop, four[i]!.id, crop));

@@ -4,12 +4,11 @@ import { seeded } from '../../../maths/index.ts';
 import { almanacOf, climateOfFrosts } from '../../../place/index.ts';
 import type { PlannedBed, YearPlan } from '../../planning/index.ts';
 import { defaultRules } from '../../rules.ts';
+import { northern } from '../../testing.ts';
 import type { Wish } from '../demand.ts';
 
-/** Frosts of the lakes' cold winters: 10 May and 3 October. */
-const almanac = almanacOf(
-  climateOfFrosts({ latitude: 44.5, longitude: -88, lastFrost: '05-10', firstFrost: '10-03' }),
-);
+/** The cold inland place, known by its frosts alone: 10 May and 3 October. */
+const almanac = almanacOf(climateOfFrosts(northern));
 /** Crops that are sown or set out in spring and gone by winter. */
 const crops = plainCatalogue.crops.filter(
   ({ perennial, harvest, croppings }) =>
