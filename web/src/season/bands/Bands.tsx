@@ -1,28 +1,19 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
-import { groundArea } from '@unity-acre/core/ground';
-import { earlierQuantile, freezeRisk, laterQuantile } from '@unity-acre/core/place';
-import { areaByDay, inGroundSpan } from '@unity-acre/core/season';
-import { memo, type PointerEvent, useCallback, useEffect, useMemo, useRef } from 'react';
+import { type PointerEvent, useCallback, useEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { monthsBetween, useAlmanac, useCoordinates, useHere } from '../../garden/index.ts';
-import { useDates } from '../../kit/dates.ts';
-import { LANE, NAME_PX, PAD } from './bandScale.ts';
+import { useCoordinates, useHere } from '../../garden/index.ts';
+import { Head, Weather } from './BandWeather.tsx';
+import { DAY_PX, DAYS, HEAD, LANE, NAME_PX, PAD, USED, WIDTH } from './bandScale.ts';
 import { useBandsInSight } from './bandsInSight.ts';
 import { fixedBy, type Moving, mover, useHand } from './hand.ts';
 import { Ghost, SpanBar } from './SpanBar.tsx';
 import { type Span, spansOf } from './spans.ts';
+import { Used } from './Used.tsx';
 
-const WIDTH = 1180;
-const USED = 9;
-const HEAD = 46;
-const DAYS = 318;
-const DAY_PX = WIDTH / DAYS;
-/** Nights that chill-tender crops wait for, °C. */
-export const STEADY_C = 10;
 /** A press that moves less than this is no drag, pixels. */
 const STILL_PX = 4;
 /** How long the arrow keys may go on before a move is saved, milliseconds. */
@@ -227,141 +218,3 @@ export function Bands({ beds, plantings, year, selected, onSelect, onMove, onFix
 
 const startDay = (planting: Planting): Day =>
   planting.steps.find(({ kind }) => kind === 'startIndoors' || kind === 'sow' || kind === 'setOut')!.on;
-
-interface UsedProps {
-  bed: Bed;
-  plantings: Planting[];
-  first: Day;
-  top: number;
-}
-
-/** How much of the bed is taken, day by day: full ground as a full line, more than there is in beet. */
-const Used = memo(function Used({ bed, plantings, first, top }: UsedProps) {
-  const taken = plantings.map(({ id, width, length, betweenId, steps }) => ({
-    ...{ id, width, length, betweenId },
-    ...inGroundSpan(steps, first),
-  }));
-  const used = areaByDay(taken, first, DAYS).map((area) => area / groundArea(bed));
-  const runs: { from: number; to: number; share: number }[] = [];
-  for (const [n, share] of used.entries()) {
-    const open = runs.at(-1);
-    if (open && Math.abs(open.share - share) < 1e-6) open.to = n + 1;
-    else runs.push({ from: n, to: n + 1, share });
-  }
-  return (
-    <svg
-      width={used.length * DAY_PX}
-      height={USED - 2}
-      className="absolute left-0"
-      style={{ top }}
-      aria-hidden
-    >
-      {runs
-        .filter(({ share }) => share > 0.001)
-        .map(({ from, to, share }) => (
-          <rect
-            key={from}
-            x={from * DAY_PX}
-            width={(to - from) * DAY_PX}
-            y={(USED - 2) * (1 - Math.min(1, share))}
-            height={(USED - 2) * Math.min(1, share)}
-            className={share > 1.001 ? 'fill-beet' : 'fill-line-strong'}
-          />
-        ))}
-    </svg>
-  );
-});
-
-interface Axis {
-  first: Day;
-  at(day: Day): number;
-}
-
-function useFrost(first: Day) {
-  const almanac = useAlmanac();
-  return useMemo(
-    () =>
-      Array.from({ length: Math.ceil(DAYS / 4) }, (_, n) => ({
-        n: n * 4,
-        risk: freezeRisk(almanac, addDays(first, n * 4 + 2)),
-      })),
-    [almanac, first],
-  );
-}
-
-const Head = memo(function Head({ first, at, year }: Axis & { year: number }) {
-  const almanac = useAlmanac();
-  const dates = useDates();
-  const frost = useFrost(first);
-  const from = earlierQuantile(almanac.nightsFrom(STEADY_C), 0.5);
-  const until = laterQuantile(almanac.nightsUntil(STEADY_C), 0.5);
-  const steady =
-    from !== null && until !== null
-      ? { from: at(almanac.day(year, from)), until: at(almanac.day(year, until)) }
-      : null;
-  const four = at(addDays(first, 4));
-  return (
-    <div className="sticky top-0 z-20 flex border-line-strong border-b bg-paper" style={{ height: HEAD }}>
-      <div className="sticky left-0 z-10 bg-paper" style={{ width: NAME_PX }} />
-      <svg width={WIDTH} height={HEAD} aria-hidden>
-        {frost.map(({ n, risk }) => (
-          <rect
-            key={n}
-            x={at(addDays(first, n))}
-            width={four + 0.5}
-            y={HEAD - risk * 20}
-            height={risk * 20}
-            className="fill-rain/45"
-          />
-        ))}
-        {steady && (
-          <rect
-            x={steady.from}
-            width={Math.max(0, steady.until - steady.from)}
-            y={HEAD - 5}
-            height={5}
-            className="fill-straw-deep"
-          />
-        )}
-        {monthsBetween(first, addDays(first, DAYS)).map((month) => (
-          <text key={month} x={at(month) + 5} y={17} className="fill-ink font-semibold text-[13px]">
-            {dates.month(month)}
-          </text>
-        ))}
-      </svg>
-    </div>
-  );
-});
-
-/** The chance of frost and the months, behind the bands. */
-const Weather = memo(function Weather({ first, at, height }: Axis & { height: number }) {
-  const frost = useFrost(first);
-  const four = at(addDays(first, 4));
-  return (
-    <svg
-      width={WIDTH}
-      height={height}
-      className="absolute top-0"
-      style={{ left: NAME_PX }}
-      aria-hidden
-      preserveAspectRatio="none"
-    >
-      {frost
-        .filter(({ risk }) => risk > 0.02)
-        .map(({ n, risk }) => (
-          <rect
-            key={n}
-            x={at(addDays(first, n))}
-            width={four + 0.5}
-            y={0}
-            height="100%"
-            className="fill-rain-soft"
-            opacity={risk * 0.75}
-          />
-        ))}
-      {monthsBetween(first, addDays(first, DAYS)).map((month) => (
-        <line key={month} x1={at(month)} x2={at(month)} y1={0} y2="100%" className="stroke-line" />
-      ))}
-    </svg>
-  );
-});

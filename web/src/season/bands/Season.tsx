@@ -19,7 +19,8 @@ import { SeasonPaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
-import { Bands, STEADY_C } from './Bands.tsx';
+import { STEADY_C } from '../warmNights.ts';
+import { Bands } from './Bands.tsx';
 import { fixedBy, inputOf, type Moving } from './hand.ts';
 import { SeasonFilters, useFiltered, useSeasonAddress } from './SeasonFilters.tsx';
 

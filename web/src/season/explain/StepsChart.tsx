@@ -6,6 +6,7 @@ import { area, line } from 'd3-shape';
 import { useTranslation } from 'react-i18next';
 import { monthsBetween, useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { STEADY_C } from '../warmNights.ts';
 
 const WIDTH = 640;
 const LABEL = 132;
@@ -16,8 +17,6 @@ const FROST = { from: 8, to: 38 };
 const NIGHTS = { from: 44, to: 76 };
 const COLDEST_C = -12;
 const WARMEST_C = 20;
-/** The night that chill-tender crops wait for, °C. */
-const STEADY_C = 10;
 /** Longer spans are drawn by their first year; what comes years later has its date in words. */
 const LONGEST_DAYS = 480;
 
