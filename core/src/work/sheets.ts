@@ -33,11 +33,13 @@ function isEnough(sheet: Sheet, need: Sheet): boolean {
  * @returns for each need the sheet over it; null where none is left that is large enough
  */
 export function fitSheets<One extends Sheet>(needs: readonly Sheet[], owned: readonly One[]): (One | null)[] {
-  // To leave one bare costs more than all the cloth there is.
-  const bare = owned.reduce((sum, sheet) => sum + areaOf(sheet), 1);
-  const costs = needs.map((need) => [
-    ...owned.map((sheet) => (isEnough(sheet, need) ? areaOf(sheet) : Number.POSITIVE_INFINITY)),
-    ...needs.map(() => bare),
+  // To leave one bare costs more than all the cloth there is: covering it is worth that much.
+  const covered = owned.reduce((sum, sheet) => sum + areaOf(sheet), 1);
+  // A garden owns few sheets and may have hundreds of beds: the sheets are the rows, each with a column that leaves it in the shed.
+  const costs = owned.map((sheet) => [
+    ...needs.map((need) => (isEnough(sheet, need) ? areaOf(sheet) - covered : Number.POSITIVE_INFINITY)),
+    ...owned.map(() => 0),
   ]);
-  return assign(costs).map((column) => owned[column] ?? null);
+  const over = new Map(assign(costs).map((column, row) => [column, owned[row]!]));
+  return needs.map((_, column) => over.get(column) ?? null);
 }

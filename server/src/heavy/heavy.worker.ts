@@ -9,6 +9,7 @@ import { Refusal } from '../http/refusal.ts';
 import { reduceRecord } from '../place/climate.ts';
 import { readStationFile } from '../place/readStation.ts';
 import { judgeSeason, remediesOf, rollSeason } from '../season/judging.ts';
+import { fitCloths } from '../work/care/fitCloths.ts';
 import { rotaOutcome } from '../work/rota/rotaOutcome.ts';
 
 /** What the pool's threads can do, each by its name. */
@@ -19,6 +20,7 @@ const tasks = {
   remediesOf,
   rollSeason,
   rotaOutcome,
+  fitCloths,
   lookAtAllotment,
   readGround,
   readCropFile,

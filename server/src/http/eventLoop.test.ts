@@ -388,6 +388,23 @@ describe('no work of the largest size does', () => {
     expect(await shortestOf(erase)).toBeLessThanOrEqual(LONGEST_MS);
   }, 60_000);
 
+  it('cloths for a frost that threatens every bed', async () => {
+    // So that the garden's own forecast, whatever it is, threatens everything that is up.
+    for (const cropId of ['pea', 'carrot', 'lettuce', 'radish', 'beet', 'spinach', 'bush-bean'])
+      await done('PUT', `/crops/${newId()}`, {
+        cropId,
+        patch: { hardiness: 'frostTender', frostDamageC: -1 },
+      });
+    for (const length of [5, 6, 7])
+      await done('PUT', `/tools/${newId()}`, { name: 'frostCloth', count: 100, width: 3.1, length });
+    const watch = () =>
+      done('GET', `/frost?${new URLSearchParams({ on: '2026-05-21', from: '17:00', to: '19:00' })}`);
+    const { covers } = await watch();
+    expect(covers.length).toBeGreaterThan(500);
+    expect(covers.filter(({ sheet }: { sheet: object | null }) => sheet)).toHaveLength(300);
+    expect(await shortestOf(watch)).toBeLessThanOrEqual(LONGEST_MS);
+  }, 120_000);
+
   it('what a thread looks through a season for again and again, and a backup, while they are under way', async () => {
     const [finding] = await done('GET', '/consistency?year=2026');
     const paths = [

@@ -6,7 +6,6 @@ import { bedLayout, toLay } from '@unity-acre/core/season';
 import {
   coversFor,
   FROST_CLOTH,
-  fitSheets,
   isThreatened,
   type Sheet,
   standsOut,
@@ -18,6 +17,7 @@ import { people } from '../../crew/entity.ts';
 import { Letters } from '../../crew/index.ts';
 import { type BedEntity, beds } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
+import { heavy } from '../../heavy/pool.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { byName } from '../../http/order.ts';
 import { invalid } from '../../http/refusal.ts';
@@ -99,7 +99,7 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
     await breathe();
     const covers = coversFor(groundOf(threatened, scheduled, ground, garden, year));
     const sheets = await sheetsOf(manager, garden.id);
-    const over = fitSheets(covers, sheets);
+    const over = await heavy('fitCloths', { needs: covers, owned: sheets });
     return {
       nights,
       covers: covers.map((cover, i) => ({
