@@ -39,7 +39,7 @@ export function rollSeason({ json, by }: { json: string; by: Rolling }): RolledP
       protection: planting.protection,
       ...planting.spacing,
       at: null,
-      practices: {},
+      practices: planting.practices,
       note: '',
     },
   }));

@@ -147,6 +147,7 @@ describe('what a placement respects', () => {
       pinned: true,
       protection: 'none' as const,
       spacing: usualSpacing,
+      practices: {},
       at: null,
       steps: candidate.steps,
     };
@@ -162,7 +163,14 @@ describe('what a placement respects', () => {
     const [{ candidate, demand }] = chosen as [(typeof chosen)[number]];
     const standing = {
       ...{ id: 'there', crop: tomato, variety: tomato.varieties[0]!, pattern: demand.pattern },
-      ...{ betweenId: null, pinned: true, protection: 'none' as const, spacing: usualSpacing, at: null },
+      ...{
+        betweenId: null,
+        pinned: true,
+        protection: 'none' as const,
+        spacing: usualSpacing,
+        practices: {},
+        at: null,
+      },
       ...candidate,
     };
     const of = (amount: number, over: Partial<Wish> = {}) =>

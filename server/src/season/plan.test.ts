@@ -175,13 +175,16 @@ describe('what does not go together', () => {
 });
 
 it('rolls a season over: every bed one place on, and back after as many years as there are beds', async () => {
-  await garden.planting(bedIds[0]!, { year: 2035 });
+  const own = { protection: 'tunnel', inRow: 0.1, practices: { slugs: 'bait' } } as const;
+  await garden.planting(bedIds[0]!, { year: 2035, ...own });
   await garden.planting(bedIds[1]!, { year: 2035, cropId: 'carrot', varietyId: 'early' });
   const shifted = await garden.ok('rollOver', { query: { year: 2035, by: 'shift' } });
   expect(shifted.map(({ planting }) => [planting.cropId, planting.bedId, planting.year])).toEqual([
     ['pea', bedIds[1], 2036],
     ['carrot', bedIds[2], 2036],
   ]);
+  expect(shifted[0]!.planting).toMatchObject(own);
+  expect(shifted[1]!.planting).toMatchObject({ protection: 'none', inRow: null, practices: {} });
   const byFamily = await garden.ok('rollOver', { query: { year: 2035, by: 'family' } });
   expect(byFamily.every(({ tooSoon }) => tooSoon === null)).toBe(true);
 });

@@ -55,10 +55,10 @@ export async function sunOf(manager: EntityManager, garden: GardenEntity): Promi
 
 const sentPlanting = ({ row, steps }: PlantingSchedule): SentPlan['plantings'][number] => {
   const { id, bedId, cropId, varietyId, method, cropping, pattern, width, length } = row;
-  const { betweenId, pinned, protection, inRow, betweenRows, seedsPerHole, at } = row;
+  const { betweenId, pinned, protection, inRow, betweenRows, seedsPerHole, at, practices } = row;
   const spacing = { inRow, betweenRows, seedsPerHole };
   const where = { id, bedId, cropId, varietyId, method, cropping, pattern, width, length };
-  return { ...where, betweenId, pinned, protection, spacing, at, steps };
+  return { ...where, betweenId, pinned, protection, spacing, at, practices, steps };
 };
 
 /** Everything a season's plan is judged and made from, as plain values. */

@@ -45,6 +45,7 @@ export function planting(
     pinned: false,
     protection: 'none',
     spacing: usualSpacing,
+    practices: {},
     at: null,
     steps: computeMilestones({ ...way, year: 2026, startOn }, almanac, defaultRules)!,
     ...rest,

@@ -45,7 +45,7 @@ const standing = (
   demand: Demand,
 ): PlannedPlanting => ({
   ...{ id: `stands ${of.id}`, crop: of.crop, variety: of.variety, pattern: demand.pattern },
-  ...{ betweenId: null, pinned: true, protection: 'none', spacing: usualSpacing, at: null },
+  ...{ betweenId: null, pinned: true, protection: 'none', spacing: usualSpacing, practices: {}, at: null },
   ...way,
 });
 

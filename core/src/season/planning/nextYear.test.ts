@@ -34,6 +34,7 @@ const planting = (id: string, bedId: string, cropId: string): PlannedPlanting =>
     pinned: false,
     protection: 'none',
     spacing: usualSpacing,
+    practices: {},
     at: null,
     steps: [],
   };

@@ -1,5 +1,5 @@
 import type { Day } from '../../calendar/index.ts';
-import type { Crop, Cropping, Evidence, Method, Variety } from '../../crops/index.ts';
+import type { ChosenPractices, Crop, Cropping, Evidence, Method, Variety } from '../../crops/index.ts';
 import type { Pattern, Shape } from '../../ground/index.ts';
 import type { Almanac, Protection } from '../../place/index.ts';
 import type { OwnSpacing } from '../amounts/index.ts';
@@ -37,6 +37,8 @@ export interface PlannedPlanting {
   protection: Protection;
   /** how it is spaced where that is not as its crop is; its crop has it already */
   spacing: OwnSpacing;
+  /** how it is looked after where that is not as the garden does it */
+  practices: ChosenPractices;
   /** the place in its bed that was chosen for it; null where it is laid out with the others */
   at: PlaceInBed | null;
   steps: readonly Milestone[];
