@@ -9,6 +9,7 @@ export {
   schedulesOfYear,
   seedsFor,
 } from './schedules.ts';
+export { type Span, seasonsAround } from './seasonsAround.ts';
 export { seedSourcesOf } from './seeds.ts';
 export { checkOrder } from './stepOrder.ts';
 export { sunOf } from './yearPlan.ts';

@@ -43,6 +43,12 @@ async function made(from: string, until: string): Promise<Rota> {
   return rota;
 }
 
+/** All tasks that a rota was asked to find a session for, found or not. */
+const asked = ({ sessions, tasksLeft }: Rota): string[] => [
+  ...sessions.flatMap(({ taskIds }) => taskIds),
+  ...tasksLeft.map(({ taskId }) => taskId),
+];
+
 describe('what a rota is made of', () => {
   it('keeps sowings three weeks apart on days of their own, each near its own, overdue or not', async () => {
     await open(null);
@@ -103,11 +109,17 @@ describe('what a rota is made of', () => {
     await meet('2026-12-27', '2027-01-03');
     const rota = await made('2026-12-20', '2027-01-10');
     expect(rota.state).toBe('done');
-    const all = [
-      ...rota.sessions.flatMap(({ taskIds }) => taskIds),
-      ...rota.tasksLeft.map(({ taskId }) => taskId),
-    ];
+    const all = asked(rota);
     expect(all.filter((taskId) => taskId.startsWith(id)).length).toBeGreaterThan(0);
     expect(new Set(all).size).toBe(all.length);
+  });
+
+  it('has the supports set up for what is sown as the next season begins', async () => {
+    await open(Date.UTC(2026, 11, 20, 17));
+    const peas = { cropId: 'pea', varietyId: 'snap', method: 'sowInPlace', length: 1 } as const;
+    const { id } = await garden.planting(bedId, { ...peas, year: 2027, startOn: '2027-01-02' });
+    await meet('2026-12-27');
+    const rota = await made('2026-12-20', '2026-12-30');
+    expect(asked(rota)).toContain(`${id}.support`);
   });
 });

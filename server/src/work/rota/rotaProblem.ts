@@ -25,7 +25,7 @@ import { beds, landmarks, tenures } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { usualClimateOf } from '../../place/index.ts';
-import { schedulesOfYear } from '../../season/index.ts';
+import { seasonsAround } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from '../entity.ts';
 import { movedSession } from '../sessions/moving.ts';
@@ -104,22 +104,10 @@ export async function rotaGround(
   );
   const given = new Given(all, coming);
   await breathe();
-  const scheduled = new Map(
-    [
-      ...(await schedulesOfYear(manager, garden, year, today)),
-      ...(seasonYearOf(garden.latitude, until) > year
-        ? await schedulesOfYear(manager, garden, year + 1, today)
-        : []),
-      // What stands through the winter is in both seasons, with the same work.
-    ].map((one) => [`${one.row.id} ${one.season}`, one]),
-  );
+  const seasons = await seasonsAround(manager, garden, { from: today, until }, today);
+  const scheduled = seasons.flatMap((season) => season.scheduled);
   const occurrences = await roundTasks(manager, gardenId, addDays(today, -ROUND_MEMORY), until);
-  const tasks = await taskViews(
-    manager,
-    garden,
-    { scheduled: [...scheduled.values()], occurrences },
-    { today, until },
-  );
+  const tasks = await taskViews(manager, garden, { scheduled, occurrences }, { today, until });
   await breathe();
   const poorSky = await poorDays(manager, garden, today, rotaSessions);
   const inChosen = new Set(chosen.map(({ id }) => id));

@@ -11,7 +11,14 @@ import { Refusal } from '../../http/refusal.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn } from '../../place/index.ts';
 import { plantings } from '../../season/entity.ts';
-import { type PlantingSchedule, schedulesOf, schedulesOfYear, seedSourcesOf } from '../../season/index.ts';
+import {
+  type PlantingSchedule,
+  type Span,
+  schedulesOf,
+  schedulesOfYear,
+  seasonsAround,
+  seedSourcesOf,
+} from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { sessions } from '../entity.ts';
 import { type Standing, taskViews } from './taskViews.ts';
@@ -22,37 +29,20 @@ const LISTED_AHEAD = 21;
 /** An occurrence so far from today is none that anybody planned, days. */
 const FAR_DAYS = 3_660;
 
-/** Days, both included. */
-export interface Span {
-  from: Day;
-  until: Day;
-}
-
-/**
- * The plantings that work of some days may follow from, with where the seed of their sowings is from: those of the seasons of
- * these days, and of the one after, for which people sow before it begins.
- */
+/** The plantings that work of some days may follow from, with where the seed of their sowings is from. */
 async function plantingsAround(
   manager: EntityManager,
   garden: GardenEntity,
-  { from, until }: Span,
+  span: Span,
   today: Day,
 ): Promise<{ scheduled: PlantingSchedule[]; seedSources: Map<string, SeedSource[]> }> {
-  const scheduled = new Map<string, PlantingSchedule>();
   const seedSources = new Map<string, SeedSource[]>();
-  const last = seasonYearOf(garden.latitude, until) + 1;
-  for (let year = seasonYearOf(garden.latitude, from); year <= last; year++) {
-    const ofYear = await schedulesOfYear(manager, garden, year, today);
-    for (const [id, sources] of await seedSourcesOf(manager, garden.id, ofYear, year)) {
-      if (!seedSources.has(id)) seedSources.set(id, sources);
-    }
-    // What stands through the winter is in both seasons, with the same work.
-    for (const one of ofYear) {
-      const key = `${one.row.id} ${one.season}`;
-      if (!scheduled.has(key)) scheduled.set(key, one);
-    }
+  const seasons = await seasonsAround(manager, garden, span, today);
+  for (const { year, scheduled } of seasons) {
+    for (const [id, sources] of await seedSourcesOf(manager, garden.id, scheduled, year))
+      seedSources.set(id, sources);
   }
-  return { scheduled: [...scheduled.values()], seedSources };
+  return { scheduled: seasons.flatMap(({ scheduled }) => scheduled), seedSources };
 }
 
 /** The last day that anything is planned for from a day on. */

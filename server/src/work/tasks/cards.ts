@@ -1,12 +1,11 @@
 import type { Cards, TaskView } from '@unity-acre/contract/work';
-import { seasonYearOf } from '@unity-acre/core/place';
 import type { Database } from '../../database/store.ts';
 import type { Handlers } from '../../http/handle.ts';
 import { Refusal } from '../../http/refusal.ts';
 import { standing } from '../../http/standing.ts';
 import type { GardenEntity } from '../../place/entity.ts';
 import { todayIn } from '../../place/index.ts';
-import { type PlantingSchedule, plantingViews, SEASON_ROOMS, schedulesOfYear } from '../../season/index.ts';
+import { type PlantingSchedule, plantingViews, SEASON_ROOMS, seasonsAround } from '../../season/index.ts';
 import { sessions } from '../entity.ts';
 import { oneTask, tasksById } from './askedTasks.ts';
 
@@ -19,18 +18,12 @@ async function plantingsWith(
   const atPlantings = tasks.filter(({ plantingId }) => plantingId !== null);
   const bedIds = [...new Set(atPlantings.flatMap((task) => task.bedIds))];
   const today = todayIn(garden, clock);
-  const years = new Set(
-    [today, ...atPlantings.map(({ on }) => on)].flatMap((day) => {
-      const year = seasonYearOf(garden.latitude, day);
-      // What is sown for the next season may be sown before it begins.
-      return [year, year + 1];
-    }),
-  );
+  const days = [today, ...atPlantings.map(({ on }) => on)].sort();
+  const span = { from: days[0]!, until: days.at(-1)! };
+  const seasons = await seasonsAround(manager, garden, span, today, bedIds);
   const scheduled = new Map<string, PlantingSchedule>();
-  for (const year of [...years].sort()) {
-    for (const one of await schedulesOfYear(manager, garden, year, today, bedIds)) {
-      if (!scheduled.has(one.row.id)) scheduled.set(one.row.id, one);
-    }
+  for (const one of seasons.flatMap((season) => season.scheduled)) {
+    if (!scheduled.has(one.row.id)) scheduled.set(one.row.id, one);
   }
   return [...scheduled.values()];
 }
