@@ -132,6 +132,8 @@ export const garden = gardenInput.safeExtend({
   version,
   /** the garden's today, by its clock */
   today: day,
+  /** the season year that today is in */
+  seasonYear: z.number().int(),
   /** true where the clock is set by hand, as in the demo */
   clockIsSet: z.boolean(),
   rules: rulesInput,

@@ -1,6 +1,6 @@
 import type { Garden } from '@unity-acre/contract/place';
 import { addDays } from '@unity-acre/core/calendar';
-import { aheadOn, almanacOf, spotIn } from '@unity-acre/core/place';
+import { aheadOn, almanacOf, seasonYearOf, spotIn } from '@unity-acre/core/place';
 import type { EntityManager } from 'typeorm';
 import type { Clock } from '../database/store.ts';
 import { type GardenEntity, stationRecords } from './entity.ts';
@@ -22,6 +22,7 @@ export async function gardenView(manager: EntityManager, row: GardenEntity, cloc
   return {
     ...garden,
     today,
+    seasonYear: seasonYearOf(row.latitude, today),
     clockIsSet: setToday !== null,
     record: record && {
       name: record.name,

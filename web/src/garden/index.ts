@@ -11,4 +11,4 @@ export { type Read, useRead } from './read.ts';
 export { BedSelect, PersonSelect, YearSelect } from './selects/index.ts';
 export { useWatched } from './watch.ts';
 export { useWrite } from './write.ts';
-export { bothSeasonsOf, datesAlone, monthsBetween, seasonYearOf, useBothSeasons } from './year.ts';
+export { bothSeasonsOf, datesAlone, monthsBetween, useBothSeasons } from './year.ts';

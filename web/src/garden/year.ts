@@ -2,7 +2,6 @@ import type { UseQueryResult } from '@tanstack/react-query';
 import type { Garden } from '@unity-acre/contract/place';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day } from '@unity-acre/core/calendar';
-import { seasonYearOf as seasonYearAt } from '@unity-acre/core/place';
 import { useMemo } from 'react';
 import { useHere } from './here.ts';
 import { seasonListOf } from './lists.ts';
@@ -19,10 +18,6 @@ export function monthsBetween(from: Day, to: Day): Day[] {
   return months;
 }
 
-/** The season year a day's frosts are computed with. */
-export const seasonYearOf = (garden: Pick<Garden, 'latitude'>, day: Day): number =>
-  seasonYearAt(garden.latitude, day);
-
 /** What overwinters or stands for years is in both seasons: the first of the two is meant. */
 const onceEach = <Row extends { id: string }>(rows: Row[]): Row[] =>
   [...new Map(rows.toReversed().map((row) => [row.id, row])).values()].toReversed();
@@ -32,10 +27,10 @@ export const datesAlone = { reasons: 'no' } as const;
 
 /** The plantings of the season that is and of the one after it. */
 export function bothSeasonsOf(
-  garden: Pick<Garden, 'id' | 'latitude' | 'today'>,
+  garden: Pick<Garden, 'id' | 'seasonYear'>,
   query: object = {},
 ): [now: Read<Planting[]>, next: Read<Planting[]>] {
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   return [
     seasonListOf(garden.id, 'plantings', year, query),
     seasonListOf(garden.id, 'plantings', year + 1, query),

@@ -1,7 +1,7 @@
 import { type EntryKind, entryKinds } from '@unity-acre/core/log';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useHere, useLeads, useSeasonList } from '../garden/index.ts';
+import { useHere, useLeads, useSeasonList } from '../garden/index.ts';
 import { HarvestTotals } from '../harvest/HarvestTotals.tsx';
 import { Select, Tabs } from '../kit/controls/index.ts';
 import { Field } from '../kit/forms/index.ts';
@@ -17,7 +17,7 @@ export default function LogBook() {
   const leads = useLeads();
   const { garden } = useHere();
   const [view, setView] = useState<View>('entries');
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const totals = useSeasonList('harvestTotals', year);
   return (
     <Screen title={t('title')}>

@@ -7,7 +7,6 @@ import {
   queries,
   type Read,
   seasonListOf,
-  seasonYearOf,
 } from '../garden/index.ts';
 import { entryPages } from '../log/entryPages.ts';
 import { listedDays, sessionsOf } from '../work/sessions/index.ts';
@@ -20,7 +19,7 @@ const ask = (...reads: Read<unknown>[]) => {
 };
 
 const ofSeason = (garden: Garden, name: 'plantings' | 'harvestTotals', query?: object): Read<unknown> =>
-  seasonListOf(garden.id, name, seasonYearOf(garden, garden.today), query);
+  seasonListOf(garden.id, name, garden.seasonYear, query);
 
 /** What the main screens read when they open, by address. */
 const firstReads: Record<string, (garden: Garden) => void> = {

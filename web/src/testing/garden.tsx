@@ -6,7 +6,13 @@ import { vi } from 'vitest';
 import { HereProvider } from '../garden/index.ts';
 import { Notices } from '../kit/screens/index.ts';
 
-const garden = { id: 'garden-1', name: 'Test garden', units: 'imperial', today: '2026-05-20' } as Garden;
+const garden = {
+  id: 'garden-1',
+  name: 'Test garden',
+  units: 'imperial',
+  today: '2026-05-20',
+  seasonYear: 2026,
+} as Garden;
 
 /** A page of a garden around what is tested, with its notices and a client of its own. */
 export function InGarden({ client, children }: { client?: QueryClient; children: ReactNode }) {

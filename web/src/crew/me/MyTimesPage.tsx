@@ -1,6 +1,6 @@
 import { type MyTimes, type MyTimesInput, myTimesInput } from '@unity-acre/contract/crew';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useHere, useList, useWrite } from '../../garden/index.ts';
+import { useHere, useList, useWrite } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm, useRemedy } from '../../kit/forms/index.ts';
@@ -26,7 +26,7 @@ export default function MyTimesPage() {
   const { t } = useTranslation('people');
   const times = useList('myTimes');
   const { garden } = useHere();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   return (
     <Screen title={t('mine.title')}>
       <SessionPaths />

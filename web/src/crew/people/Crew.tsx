@@ -2,7 +2,7 @@ import type { Person } from '@unity-acre/contract/crew';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useCoordinates, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { useCoordinates, useHere, useList, useMeasure } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { VirtualList } from '../../kit/lists/index.ts';
@@ -94,7 +94,7 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
   const coordinates = useCoordinates();
   const dates = useDates();
   const beds = useList('beds');
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const held = (person: Person) =>
     (beds.data ?? [])
       .filter((bed) => bed.tenures.some((tenure) => tenure.year === year && tenure.personId === person.id))

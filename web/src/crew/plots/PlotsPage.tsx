@@ -3,7 +3,7 @@ import type { PlotApplication } from '@unity-acre/contract/crew';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { listKey, seasonYearOf, useHere, useList, YearSelect } from '../../garden/index.ts';
+import { listKey, useHere, useList, YearSelect } from '../../garden/index.ts';
 import { ask } from '../../kit/ask.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -18,7 +18,7 @@ export default function PlotsPage() {
   const { t } = useTranslation('plots');
   const { garden } = useHere();
   const dates = useDates();
-  const now = seasonYearOf(garden, garden.today);
+  const now = garden.seasonYear;
   const [year, setYear] = useState(now + 1);
   const [edited, setEdited] = useState<PlotApplication | 'new' | null>(null);
   const params = { gardenId: garden.id, year };

@@ -2,7 +2,7 @@ import type { PlotCare } from '@unity-acre/contract/crew';
 import { careFindings } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
-import { seasonYearOf, useCoordinates, useHere, useList, useWrite } from '../../garden/index.ts';
+import { useCoordinates, useHere, useList, useWrite } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
@@ -112,7 +112,7 @@ function Accepted({ plot }: { plot: PlotCare }) {
           look="quiet"
           onClick={() =>
             accept.mutate({
-              params: { bedId: plot.bedId, year: seasonYearOf(garden, garden.today) },
+              params: { bedId: plot.bedId, year: garden.seasonYear },
               body: {},
             })
           }

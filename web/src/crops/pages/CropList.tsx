@@ -3,14 +3,7 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import {
-  seasonYearOf,
-  useAlmanac,
-  useCoordinates,
-  useHere,
-  useList,
-  useMeasure,
-} from '../../garden/index.ts';
+import { useAlmanac, useCoordinates, useHere, useList, useMeasure } from '../../garden/index.ts';
 import { SeasonPaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -61,7 +54,7 @@ function Searched() {
   const names = useCropNames();
   const language = usePreferences((preferences) => preferences.language);
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const [words, setWords] = useState('');
   const [family, setFamily] = useState<Family | ''>('');
   const [now, setNow] = useState(false);
@@ -180,7 +173,7 @@ function MonthNames() {
   const { garden } = useHere();
   const dates = useDates();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   return (
     <span className="col-start-4 flex text-ink-soft text-xs">
       {Array.from({ length: 12 }, (_, m) => dates.month(almanac.day(year, m * 30.4 + 12))).map((name) => (

@@ -3,7 +3,7 @@ import { Pencil } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
-import { seasonYearOf, useAlmanac, useCoordinates, useHere, useList } from '../../garden/index.ts';
+import { useAlmanac, useCoordinates, useHere, useList } from '../../garden/index.ts';
 import { SeasonPaths } from '../../garden/paths/index.ts';
 import { Button, Disclosure, Select } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
@@ -41,7 +41,7 @@ function TheCrop({ crop }: { crop: Crop }) {
   const own = useList('ownCrops').data?.find((one) => one.cropId === crop.id);
   const [varietyId, setVarietyId] = useState(crop.varieties[0]!.id);
   const [editing, setEditing] = useState(false);
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const variety = crop.varieties.find(({ id }) => id === varietyId) ?? crop.varieties[0]!;
   const ways = waysOf(crop, variety, almanac, garden.rules, year);
   return (

@@ -3,7 +3,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useEffect, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
+import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { useCropNames } from '../names.ts';
 import { type CropWay, within } from './cropYear.ts';
@@ -21,7 +21,7 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
   const { temperature } = useMeasure();
   const dates = useDates();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const places = Array.from({ length: YEAR }, (_, place) => place);
   const months = places.filter((place) => almanac.day(year, place).slice(8) === '01');
   const height = TOP + ways.length * ROW + 8;

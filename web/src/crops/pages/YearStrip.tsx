@@ -1,6 +1,6 @@
 import { YEAR } from '@unity-acre/core/place';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useAlmanac, useHere } from '../../garden/index.ts';
+import { useAlmanac, useHere } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { type CropWay, within } from './cropYear.ts';
 
@@ -14,7 +14,7 @@ export function YearStrip({ ways }: { ways: CropWay[] }) {
   const { garden } = useHere();
   const dates = useDates();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const [today] = within(almanac, year, garden.today, garden.today);
   const label = ways
     .map((way) =>

@@ -4,7 +4,6 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import {
   datesAlone,
-  seasonYearOf,
   useCoordinates,
   useHere,
   useList,
@@ -22,7 +21,7 @@ export default function SeedBoxPage() {
   const { t } = useTranslation('seedBox');
   const { garden } = useHere();
   const coordinates = useCoordinates();
-  const thisYear = seasonYearOf(garden, garden.today);
+  const thisYear = garden.seasonYear;
   const [year, setYear] = useState(thisYear);
   const lots = useList('seedLots');
   const plantings = useSeasonList('plantings', year, datesAlone);

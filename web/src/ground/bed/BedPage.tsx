@@ -6,7 +6,6 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate, useParams } from 'react-router';
 import {
   degreesShown,
-  seasonYearOf,
   sizeWords,
   tenureIn,
   useCoordinates,
@@ -51,7 +50,7 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
   const growing = useGrowing();
   const { length, area, system } = useMeasure();
   const [editing, setEditing] = useState(false);
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const taps = (landmarks.data ?? []).filter((landmark) => landmark.kind === 'tap');
   const tap = taps.length > 0 ? Math.min(...taps.map((one) => distanceTo(bed, one))) : null;
   const facts = [

@@ -11,7 +11,7 @@ import {
 } from '@unity-acre/core/ground';
 import { type KeyboardEvent, type PointerEvent, useMemo, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, tenureIn, useHere, useMeasure } from '../../garden/index.ts';
+import { tenureIn, useHere, useMeasure } from '../../garden/index.ts';
 import {
   BedMark,
   frameOf,
@@ -49,7 +49,7 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
   const { t } = useTranslation(['layout', 'ground']);
   const { garden } = useHere();
   const { length, system } = useMeasure();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const step = stepIn(system);
   const { things, chosen, selected } = editing;
   const scale = useRef(0.03);

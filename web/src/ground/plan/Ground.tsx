@@ -8,7 +8,6 @@ import { Link, useNavigate } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import {
   datesAlone,
-  seasonYearOf,
   sizeWords,
   tenureIn,
   useCoordinates,
@@ -33,7 +32,7 @@ const BedSheet = fetchedPart(async () => (await import('../bed/index.ts')).BedSh
 export function useGrowing(): Map<string, Family[]> {
   const { garden, role } = useHere();
   const catalogue = useCatalogue();
-  const plantings = useSeasonList('plantings', seasonYearOf(garden, garden.today), datesAlone);
+  const plantings = useSeasonList('plantings', garden.seasonYear, datesAlone);
   return useMemo(() => {
     const growing = new Map<string, Family[]>();
     if (role === 'receiver') return growing;
@@ -106,7 +105,7 @@ export default function Ground() {
 function Legend({ beds }: { beds: Bed[] }) {
   const { t } = useTranslation('ground');
   const { garden } = useHere();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const kinds = [...new Set(beds.map((bed) => tenureIn(bed, year)?.kind ?? 'none'))];
   return (
     <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm">
@@ -126,7 +125,7 @@ function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]
   const { t } = useTranslation('ground');
   const { garden } = useHere();
   const { length, area, number } = useMeasure();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   if (beds.length === 0) return null;
   const total = beds.reduce((sum, bed) => sum + groundArea(bed), 0);
   return (

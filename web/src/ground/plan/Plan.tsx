@@ -3,7 +3,7 @@ import type { Family } from '@unity-acre/core/crops';
 import { extentOf, type Rectangle, type Shape, standingKinds } from '@unity-acre/core/ground';
 import { type ReactNode, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, tenureIn, useHere } from '../../garden/index.ts';
+import { tenureIn, useHere } from '../../garden/index.ts';
 import { PlanFrame } from './PlanFrame.tsx';
 import { BedMark, LandmarkMark } from './PlanThings.tsx';
 
@@ -58,7 +58,7 @@ export function Plan({
 }: Props) {
   const { t } = useTranslation('ground');
   const { garden } = useHere();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const frame = useMemo(() => frameOf([...beds, ...landmarks]), [beds, landmarks]);
   return (
     <PlanFrame frame={frame} label={t('plan.label')} small={small} className={className}>

@@ -3,7 +3,7 @@ import { groundArea } from '@unity-acre/core/ground';
 import { getNonce } from 'get-nonce';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, sizeWords, tenureIn, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { sizeWords, tenureIn, useHere, useList, useMeasure } from '../../garden/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
@@ -41,7 +41,7 @@ function Paper({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) {
   const dates = useDates();
   const { area, length, system, number } = useMeasure();
   const [paper, setPaper] = useState<keyof typeof papers>(system === 'imperial' ? 'letter' : 'a4');
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const frame = frameOf([...beds, ...landmarks]);
   const { across, along } = papers[paper];
   const room = along - FOOT_MM;

@@ -6,7 +6,7 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { datesAlone, seasonYearOf, useHere, useList, useMeasure, useSeasonList } from '../../garden/index.ts';
+import { datesAlone, useHere, useList, useMeasure, useSeasonList } from '../../garden/index.ts';
 import { Checkbox, Progress, Select, Slider } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
@@ -56,7 +56,7 @@ export default function SunPage() {
 function WithCrops({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) {
   const { garden } = useHere();
   const catalogue = useCatalogue();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const plantings = useSeasonList('plantings', year, datesAlone);
   const crops = useMemo(
     () =>

@@ -9,7 +9,7 @@ import {
   YEAR,
 } from '@unity-acre/core/place';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
+import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { degreeDaysShown } from './degreeDays.ts';
 import { freezes } from './FrostChart.tsx';
@@ -23,7 +23,7 @@ export function FrostTable() {
   const dates = useDates();
   const { temperature, number } = useMeasure();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const shown = (day: string | null) => (day === null ? t('climate:table.none') : dates.bare(day));
   return (
     <section
@@ -102,7 +102,7 @@ export function WarmthTable() {
   const dates = useDates();
   const { number, system } = useMeasure();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const today = Math.max(0, Math.min(YEAR, almanac.seasonDayOf(year, garden.today)));
   const frost = Math.round(earlierQuantile(almanac.firstFreeze(0), 0.5) ?? YEAR);
   const shown = (sum: number) => number(degreeDaysShown(sum, system), 0);
@@ -139,7 +139,7 @@ export function NightTable() {
   const dates = useDates();
   const { temperature } = useMeasure();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   return (
     <table className="mt-3 w-full max-w-xl text-left text-sm">
       <caption className="sr-only">{t('climate:nights.caption')}</caption>

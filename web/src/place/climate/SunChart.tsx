@@ -2,7 +2,7 @@ import { dayLengthHours, noonAltitude, YEAR } from '@unity-acre/core/place';
 import { area } from 'd3-shape';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
+import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { lightHours } from './lightHours.ts';
 import { YearChart } from './YearChart.tsx';
@@ -18,7 +18,7 @@ export function SunChart() {
   const dates = useDates();
   const almanac = useAlmanac();
   const { latitude, longitude, timeZone, today } = garden;
-  const year = seasonYearOf(garden, today);
+  const year = garden.seasonYear;
   const days = useMemo(() => {
     const clock = new Intl.DateTimeFormat('en-GB', { timeZone, hour: 'numeric', minute: 'numeric' });
     const hourOf = (instant: number) => {

@@ -3,7 +3,7 @@ import { YEAR } from '@unity-acre/core/place';
 import { type ScaleLinear, scaleLinear } from 'd3-scale';
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, useAlmanac, useHere } from '../../garden/index.ts';
+import { useAlmanac, useHere } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 
 const CHART_WIDTH = 560;
@@ -33,7 +33,7 @@ export function YearChart({
   const { t } = useTranslation('place');
   const almanac = useAlmanac();
   const dates = useDates();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const dayAt = (place: number) => almanac.day(year, place);
   const x = scaleLinear([0, YEAR], [edge.left, CHART_WIDTH - edge.right]);
   const y = scaleLinear(domain, [height - edge.bottom, edge.top]);

@@ -6,14 +6,7 @@ import { ArrowRight } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
-import {
-  seasonYearOf,
-  useAlmanac,
-  useCoordinates,
-  useHere,
-  useMeasure,
-  useWrite,
-} from '../../garden/index.ts';
+import { useAlmanac, useCoordinates, useHere, useMeasure, useWrite } from '../../garden/index.ts';
 import { Button, RadioGroup } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { useShownField } from '../../kit/formContext.ts';
@@ -142,7 +135,7 @@ function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; ru
   const cropNames = useCropNames();
   const catalogue = useCatalogue();
   const almanac = useAlmanac();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const now = effectUnder(effect, name, garden.rules, almanac, catalogue, year);
   // Only this rule differs, so that what is shown is what it does.
   const then = effectUnder(effect, name, { ...garden.rules, [name]: rules[name] }, almanac, catalogue, year);

@@ -6,7 +6,6 @@ import { Link, useSearchParams } from 'react-router';
 import { useCropNames } from '../../crops/names.ts';
 import {
   datesAlone,
-  seasonYearOf,
   useHere,
   useLeads,
   useList,
@@ -33,7 +32,7 @@ export default function Season() {
   const { t } = useTranslation('season');
   const { garden } = useHere();
   const [search, setSearch] = useSearchParams();
-  const thisYear = seasonYearOf(garden, garden.today);
+  const thisYear = garden.seasonYear;
   const year = Number(search.get('year')) || thisYear;
   const beds = useList('beds');
   const plantings = useSeasonList('plantings', year, datesAlone);

@@ -6,7 +6,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useCropNames } from '../../crops/names.ts';
-import { BedSelect, datesAlone, seasonYearOf, useHere, useList, useSeasonList } from '../../garden/index.ts';
+import { BedSelect, datesAlone, useHere, useList, useSeasonList } from '../../garden/index.ts';
 import { SeasonPaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -19,7 +19,7 @@ import { QrCode, quickLogAddress } from './QrCode.tsx';
 export default function LabelsPage() {
   const { t } = useTranslation('plan');
   const { garden } = useHere();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const beds = useList('beds');
   const plantings = useSeasonList('plantings', year, datesAlone);
   return (

@@ -12,7 +12,6 @@ import { useCropNames } from '../../crops/names.ts';
 import {
   datesAlone,
   listKey,
-  seasonYearOf,
   useHere,
   useList,
   useMeasure,
@@ -29,7 +28,7 @@ import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 export default function NextYearPage() {
   const { t } = useTranslation('plan');
   const { garden } = useHere();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const [by, setBy] = useState<Rolling>('family');
   const beds = useList('beds');
   const rolled = useQuery({

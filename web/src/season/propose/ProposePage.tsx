@@ -7,7 +7,6 @@ import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { useCropNames } from '../../crops/names.ts';
 import {
-  seasonYearOf,
   useHere,
   useList,
   useMeasure,
@@ -27,7 +26,7 @@ export default function ProposePage() {
   const { t } = useTranslation('plan');
   const { garden } = useHere();
   const [search, setSearch] = useSearchParams();
-  const thisYear = seasonYearOf(garden, garden.today);
+  const thisYear = garden.seasonYear;
   const year = Number(search.get('year')) || thisYear + 1;
   const beds = useList('beds');
   const wishes = useSeasonList('wishes', year);

@@ -6,7 +6,7 @@ import { sheetNames, toHaveReady } from '@unity-acre/core/work';
 import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import { datesAlone, seasonYearOf, useHere, useList, useSeasonList } from '../../garden/index.ts';
+import { datesAlone, useHere, useList, useSeasonList } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { atHandOf } from '../atHand.ts';
 import { useAmountWords } from '../useAmountWords.ts';
@@ -21,7 +21,7 @@ export function ReadyList({ tools }: { tools: Tool[] }) {
   const dates = useDates();
   const { of: amountOf } = useAmountWords();
   const catalogue = useCatalogue();
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const plantings = useSeasonList('plantings', year, datesAlone).data;
   const beds = useList('beds').data;
   const until = addDays(garden.today, AHEAD_DAYS);

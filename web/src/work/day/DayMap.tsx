@@ -1,6 +1,6 @@
 import { middleOf } from '@unity-acre/core/ground';
 import { useTranslation } from 'react-i18next';
-import { seasonYearOf, tenureIn, useHere, useList } from '../../garden/index.ts';
+import { tenureIn, useHere, useList } from '../../garden/index.ts';
 import { BedMark, frameOf, LandmarkMark, PlanFrame, paintOrder, pathOf } from '../../ground/plan/index.ts';
 import { useSpots } from '../useSpots.ts';
 
@@ -13,7 +13,7 @@ export function DayMap({ bedIds, plantingIds }: { bedIds: string[]; plantingIds:
   const { garden } = useHere();
   const beds = useList('beds').data ?? [];
   const landmarks = useList('landmarks').data ?? [];
-  const year = seasonYearOf(garden, garden.today);
+  const year = garden.seasonYear;
   const spots = useSpots(plantingIds);
   return (
     <section className="furrow print:break-inside-avoid">

@@ -3,15 +3,7 @@ import type { HoursOf } from '@unity-acre/contract/work';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import {
-  seasonYearOf,
-  useHere,
-  useLeads,
-  useList,
-  useMeasure,
-  useSeasonList,
-  YearSelect,
-} from '../../garden/index.ts';
+import { useHere, useLeads, useList, useMeasure, useSeasonList, YearSelect } from '../../garden/index.ts';
 import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { type DataColumn, DataTable } from '../../kit/lists/index.ts';
@@ -28,7 +20,7 @@ export default function HoursPage() {
   const { t } = useTranslation('day');
   const { garden, personId } = useHere();
   const leads = useLeads();
-  const now = seasonYearOf(garden, garden.today);
+  const now = garden.seasonYear;
   const [year, setYear] = useState(now);
   const hours = useSeasonList('hours', year);
   const people = useList('people', leads);

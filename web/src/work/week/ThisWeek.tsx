@@ -9,7 +9,6 @@ import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
 import {
   datesAlone,
-  seasonYearOf,
   useAlmanac,
   useBothSeasons,
   useHere,
@@ -72,7 +71,7 @@ function YearSoFar() {
 
 function ForReceiver() {
   const { garden } = useHere();
-  return <HarvestTotals year={seasonYearOf(garden, garden.today)} />;
+  return <HarvestTotals year={garden.seasonYear} />;
 }
 
 function Week() {
