@@ -8,7 +8,14 @@ const CHOSEN_LATER = [/data-theme/];
 class FromBundle extends Beasties {
   constructor(private readonly bundle: Rolldown.OutputBundle) {
     // The page without its script is not made for anybody: no second link for those who have none.
-    super({ preload: 'body', noscriptFallback: false, allowRules: CHOSEN_LATER, logLevel: 'silent' });
+    super({
+      preload: 'body',
+      inlineFonts: true,
+      preloadFonts: false,
+      noscriptFallback: false,
+      allowRules: CHOSEN_LATER,
+      logLevel: 'silent',
+    });
   }
 
   override async getCssAsset(href: string): Promise<string | undefined> {

@@ -1,4 +1,5 @@
 import { build, type InlineConfig, type Plugin, type Rolldown } from 'vite';
+import { type FirstTitles, firstTitles } from './firstTitles.ts';
 import { ending, type ScreenFiles, screenEndings, screenFiles } from './screenFiles.ts';
 import * as atFirst from './src/atFirst.ts';
 
@@ -133,6 +134,7 @@ function begin(
   inside: string[],
   words: Record<string, string>,
   screens: ScreenFiles,
+  titles: FirstTitles,
   { languageAtFirst, themeAtFirst, membershipOf }: typeof atFirst,
 ): void {
   let kept: { language?: 'en' | 'es'; theme?: string; gardenId?: string | null } = {};
@@ -142,41 +144,66 @@ function begin(
     // Nothing that can be read was kept: the page begins as for a stranger.
   }
   document.documentElement.dataset.theme = kept.theme ?? themeAtFirst();
+  const language = kept.language ?? languageAtFirst();
+  // A page that was kept on the device brings along what was true when it was kept: the device may know better.
+  const isKept = Boolean(navigator.serviceWorker?.controller);
+  const brought = isKept ? {} : JSON.parse(document.getElementById('brought')?.textContent ?? '{}');
+  const hereOf = ({ memberships = [] }: { memberships?: { gardenId: string }[] }) =>
+    membershipOf({ memberships }, kept.gardenId ?? null);
   /** Asks who is looking and for their garden, before there is anything to look with: nothing is drawn without. */
   const askWhoAndWhere = () => {
     const early: Record<string, Promise<Response>> = {};
     Object.assign(window, { early });
-    // A page that was kept on the device brings along what was true when it was kept: the device may know better.
-    const isKept = Boolean(navigator.serviceWorker?.controller);
-    const brought = isKept ? {} : JSON.parse(document.getElementById('brought')?.textContent ?? '{}');
     const ask = (address: string) =>
       address in brought ? Promise.resolve(Response.json(brought[address])) : fetch(address);
     // Who is asked for is known only once the garden has been asked for too: it is not asked for twice.
     early['/api/me'] = ask('/api/me').then(async (response) => {
-      const { memberships = [] }: { memberships?: { gardenId: string }[] } = await response
-        .clone()
-        .json()
-        .catch(() => ({}));
-      const here = membershipOf({ memberships }, kept.gardenId ?? null);
+      const here = hereOf(
+        await response
+          .clone()
+          .json()
+          .catch(() => ({})),
+      );
       if (here) early[`/api/gardens/${here.gardenId}`] = ask(`/api/gardens/${here.gardenId}`);
       return response;
     });
     early['/api/me'].catch(() => undefined);
   };
+  /** What the screen will be called, for `showTitle` to show until it is there. */
+  const nameScreen = () => {
+    const garden = brought[`/api/gardens/${hereOf(brought['/api/me'] ?? {})?.gardenId}`];
+    const title = location.search === '' && garden && titles[location.pathname]?.[language];
+    if (title) document.documentElement.dataset.title = title.replace('{{year}}', garden.seasonYear);
+  };
   const isOutside = /^[/](sign-in|set-up|join|forgot|password)/.test(location.pathname);
-  if (!isOutside) askWhoAndWhere();
+  if (!isOutside) {
+    askWhoAndWhere();
+    nameScreen();
+  }
   const preload = (href: string) => {
     const link = document.createElement('link');
     link.rel = 'modulepreload';
     link.href = href;
     document.head.append(link);
   };
-  const language = kept.language ?? languageAtFirst();
   preload(words[language]!);
   if (isOutside) return;
   const screen = screens[location.pathname];
   for (const file of [...inside, ...(screen?.files ?? []), ...(screen?.words[language] ?? [])]) preload(file);
 }
+
+/** Runs in the page once what stands there before the first screen does: its title takes the place of the program's name. */
+function showTitle(): void {
+  const { title } = document.documentElement.dataset;
+  const [unnamed, named] = document.querySelectorAll<HTMLElement>('[data-first]');
+  if (!title || !unnamed || !named) return;
+  named.querySelector('p')!.textContent = title;
+  unnamed.hidden = true;
+  named.hidden = false;
+}
+
+/** Where `index.html` has it begin. */
+const TITLE = '<!-- its title -->';
 
 const font = { rel: 'preload', as: 'font', type: 'font/woff2', crossorigin: '' };
 /** The fonts of both languages' letters; the whole ones are fetched only for other letters. */
@@ -202,11 +229,14 @@ export const beginsEarly = (): Plugin => ({
       const wordsOf = (language: string) =>
         `/${chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(`/words/${language}.ts`))?.fileName}`;
       const words = { en: wordsOf('en'), es: wordsOf('es') };
-      const said = [inside, words, screenFiles(chunks, isEverywhere)].map((one) => JSON.stringify(one));
+      const said = [inside, words, screenFiles(chunks, isEverywhere), firstTitles()].map((one) =>
+        JSON.stringify(one),
+      );
       const asked = Object.entries(atFirst).map(([name, ask]) => `${name}: ${ask}`);
       const children = `(${begin})(${said}, {${asked}})`;
       return {
-        html,
+        // Where it is written: behind a style sheet it would wait for that.
+        html: html.replace(TITLE, () => `<script nonce="__NONCE__">(${showTitle})()</script>`),
         tags: [
           { tag: 'script', attrs: { nonce: '__NONCE__' }, children, injectTo: 'head-prepend' },
           // Asked for only once text is drawn with them, they would come when the text is there, and move it. In the head they

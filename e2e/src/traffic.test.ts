@@ -123,7 +123,7 @@ it.each(firstVisits)(
   },
 );
 
-it('draws the rail of a first visit in the colors last chosen before any style sheet or script is there', async () => {
+it('draws the rail and the title of a first visit in the colors last chosen before any style sheet or script is there', async () => {
   const { page } = await demo.signedIn();
   await page.evaluateOnNewDocument(() => {
     const kept = { state: { theme: 'sunlight' }, version: 0 };
@@ -135,7 +135,7 @@ it('draws the rail of a first visit in the colors last chosen before any style s
     void request.continue();
   });
   await page.setViewport({ width: 390, height: 844 });
-  void page.goto(demo.program.url).catch(() => undefined);
+  void page.goto(`${demo.program.url}/season`).catch(() => undefined);
   const bar = () =>
     page.$eval('[aria-busy="true"] .bg-rail', (shape) => {
       const { height, width, bottom } = shape.getBoundingClientRect();
@@ -144,5 +144,35 @@ it('draws the rail of a first visit in the colors last chosen before any style s
   // The rail of the sunlight set is black (tokens.css), 14 spaces of a quarter of an 18 px letter.
   const drawn = { height: 63, width: 390, bottom: 844, color: 'rgb(0, 0, 0)' };
   await expect.poll(() => bar().catch(() => null), { timeout: 10_000 }).toEqual(drawn);
+  const seen = () =>
+    page.$$eval('[data-first]', (all) =>
+      all.filter((one) => one.checkVisibility()).map((one) => one.textContent?.trim()),
+    );
+  expect(await seen()).toEqual(['Season 2026']);
   await page.browserContext().close();
 });
+
+it.each(['en', 'es'])(
+  'names the screens that are known by their address as they name themselves: %s',
+  async (language) => {
+    const { page } = await demo.signedIn('coordinator', { language });
+    const named = () => page.evaluate(() => document.documentElement.dataset.title ?? null);
+    for (const path of ['/ground', '/season', '/sessions', '/log']) {
+      await page.goto(demo.program.url + path);
+      const heading = await page.waitForSelector('main h1');
+      expect([path, await named()]).toEqual([
+        path,
+        await heading!.evaluate(({ textContent }) => textContent),
+      ]);
+    }
+    // Another season has another title, and whoever is not signed in comes to the door.
+    await page.goto(`${demo.program.url}/season?year=2025`);
+    expect(await named()).toBeNull();
+    await page.browserContext().close();
+    const stranger = await demo.visitor({ language });
+    await stranger.page.goto(`${demo.program.url}/season`);
+    await stranger.page.waitForSelector('input[type="password"]');
+    expect(await stranger.page.evaluate(() => document.documentElement.dataset.title ?? null)).toBeNull();
+    await stranger.page.browserContext().close();
+  },
+);
