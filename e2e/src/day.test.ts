@@ -48,6 +48,16 @@ async function cutOff(phone: Page, isOffline: boolean): Promise<void> {
   });
 }
 
+/** Has the page that is kept on a device bring along what the garden was called before the device heard of its new name. */
+const ageKeptPage = (phone: Page) =>
+  phone.evaluate(async () => {
+    const cache = await caches.open('acre-kept');
+    const kept = (await cache.match('/'))!;
+    const text = (await kept.text()).replaceAll('Millrace Commons', 'Old Mill Garden');
+    if (!text.includes('Old Mill Garden')) throw new Error('the page brings nothing along');
+    await cache.put('/', new Response(text, { headers: kept.headers }));
+  });
+
 it('marks people and work on a phone without a connection, keeps it through a reload, and shows it on the board', async () => {
   const today = await sessionOn('2026-05-20');
   const lead = await demo.signedIn('coordinator', { theme: 'light' }, 'phone');
@@ -68,8 +78,10 @@ it('marks people and work on a phone without a connection, keeps it through a re
   await lead.hand.press(`${day.here} : ${absent.name}`);
   await lead.hand.reads(day.heads.replace('{{here}}', '3').replace('{{expected}}', '5'));
   await lead.hand.reads(day.offline.replace('{{n}}', '1'));
+  await ageKeptPage(lead.page);
   await lead.page.reload({ waitUntil: 'domcontentloaded' });
   await lead.hand.reads(today.title);
+  expect(await lead.page.title()).toBe(`${today.title} · Millrace Commons`);
   await lead.hand.reads(day.heads.replace('{{here}}', '3').replace('{{expected}}', '5'));
   expect((await sessionOn('2026-05-20')).signUps.filter(({ arrived }) => arrived)).toHaveLength(2);
 
