@@ -1,4 +1,4 @@
-const { readdirSync } = require('node:fs');
+const { existsSync, readdirSync } = require('node:fs');
 
 /** The floors and rooms of docs/architecture.md, as rules that fail the build. */
 const floorsAbove = {
@@ -42,15 +42,19 @@ const webRooms = [
   'shell',
 ];
 
+const foldersIn = (folder) =>
+  readdirSync(folder, { withFileTypes: true })
+    .filter((one) => one.isDirectory())
+    .map((one) => `${folder}/${one.name}`);
+
 /** Folders of a floor's rooms, each with a face of its own through which it is reached. */
-const subRooms = (floor) =>
-  readdirSync(floor, { withFileTypes: true })
-    .filter((room) => room.isDirectory())
-    .flatMap((room) =>
-      readdirSync(`${floor}/${room.name}`, { withFileTypes: true })
-        .filter((sub) => sub.isDirectory())
-        .map((sub) => `${floor}/${room.name}/${sub.name}`),
-    );
+const subRooms = (floor) => foldersIn(floor).flatMap(foldersIn);
+
+/** Folders of sub-rooms that have a face. */
+const innerRooms = (floor) =>
+  subRooms(floor)
+    .flatMap(foldersIn)
+    .filter((folder) => existsSync(`${folder}/index.ts`));
 
 module.exports = {
   forbidden: [
@@ -87,7 +91,7 @@ module.exports = {
       to: { path: '^web/src/garden/', pathNot: '/index[.]ts$' },
     },
     // Tests look at a file by itself.
-    ...subRooms('core/src').map((room) => ({
+    ...[...subRooms('core/src'), ...innerRooms('core/src')].map((room) => ({
       name: `${room}-has-a-face`,
       severity: 'error',
       from: { path: '^core/src/', pathNot: `^${room}/|[.]test[.]ts$|/testing|/regions/` },

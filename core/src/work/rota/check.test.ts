@@ -3,10 +3,10 @@ import { describe, expect, it } from 'vitest';
 import { seeded } from '../../maths/index.ts';
 import type { Solver } from '../../solving/index.ts';
 import { brokenRules, leftAlongPaths, noSetAsksTooMuch } from './check.ts';
-import { firstRota } from './first.ts';
-import { rotaModel } from './model.ts';
-import type { Rota, RotaProblem, RotaTask } from './problem.ts';
-import { makeRota, RotaBroken } from './solve.ts';
+import { firstRota } from './first/index.ts';
+import { rotaModel } from './model/index.ts';
+import type { Rota, RotaProblem, RotaTask } from './problem/index.ts';
+import { makeRota, RotaBroken } from './solve/index.ts';
 import { randomGarden, somePerson, someProblem, someSession, someTask } from './testing/index.ts';
 
 const session = someSession('sat', '2026-05-23');

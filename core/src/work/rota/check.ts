@@ -1,5 +1,5 @@
 import { groupedBy } from '../../maths/index.ts';
-import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
+import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem/index.ts';
 
 /*
  * The rules of a rota once more, written from what they say and sharing nothing with what makes one: every rota is held to

@@ -1,12 +1,7 @@
-export { attendanceModel } from './attendance.ts';
 export { brokenRules } from './check.ts';
-export * from './divide.ts';
-export * from './eligible.ts';
-export * from './first.ts';
-export { type GoalName, goalNames } from './goals.ts';
-export * from './model.ts';
-export * from './problem.ts';
+export * from './first/index.ts';
+export * from './model/index.ts';
+export * from './problem/index.ts';
 export * from './reasons.ts';
-export * from './solve.ts';
-export * from './values.ts';
-export { whoComes } from './whoComes.ts';
+export * from './sessionWork/index.ts';
+export * from './solve/index.ts';

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest';
-import { firstRota } from './first.ts';
-import { rotaModel } from './model.ts';
-import type { RotaPerson, RotaProblem, RotaTask } from './problem.ts';
+import { firstRota } from './first/index.ts';
+import { rotaModel } from './model/index.ts';
+import type { RotaPerson, RotaProblem, RotaTask } from './problem/index.ts';
 import { leftOutPeople, leftOutTasks } from './reasons.ts';
 import { somePerson, someProblem, someSession, someTask } from './testing/index.ts';
 

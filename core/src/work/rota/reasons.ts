@@ -1,5 +1,6 @@
 import { type Day, earlierOf, laterOf } from '../../calendar/index.ts';
 import type { Skill, Strain } from '../../crew/index.ts';
+import { Seating } from './first/index.ts';
 import {
   canDo,
   hasSkill,
@@ -7,12 +8,15 @@ import {
   isInWindow,
   lengthOf,
   missingTool,
+  type Rota,
+  type RotaPerson,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
   weekOf,
   workedMinutes,
-} from './eligible.ts';
-import { comesBefore } from './oneAfterAnother.ts';
-import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
-import { Seating } from './seating.ts';
+} from './problem/index.ts';
+import { comesBefore } from './sessionWork/index.ts';
 
 /** The smallest change that would let a task be done. */
 export type TaskFix =

@@ -1,5 +1,5 @@
 import { seeded } from '../../../maths/index.ts';
-import type { Rota, RotaProblem } from '../problem.ts';
+import type { Rota, RotaProblem } from '../problem/index.ts';
 import { anyTime, randomGarden } from './gardens.ts';
 
 /** A rota with one thing about it changed. */

@@ -1,6 +1,6 @@
 import { daysBetween } from '../../../calendar/index.ts';
 import { brokenRules } from '../check.ts';
-import type { Rota, RotaProblem } from '../problem.ts';
+import type { Rota, RotaProblem } from '../problem/index.ts';
 
 /** What a rota reaches, the greatest end first. */
 export function worthsOf(problem: RotaProblem, { seats, placed }: Rota): number[] {

@@ -1,6 +1,6 @@
 import { addDays, type Day } from '../../../calendar/index.ts';
 import type { Availability, Skill, Strain } from '../../../crew/index.ts';
-import type { RotaPerson, RotaProblem, RotaSession, RotaTask } from '../problem.ts';
+import type { RotaPerson, RotaProblem, RotaSession, RotaTask } from '../problem/index.ts';
 
 /* Made-up gardens to make rotas for: for tests and benchmarks. */
 

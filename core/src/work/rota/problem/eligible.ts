@@ -1,5 +1,5 @@
-import { type Day, weekStart } from '../../calendar/index.ts';
-import { type Hours, isFree, minuteOf } from '../../crew/index.ts';
+import { type Day, weekStart } from '../../../calendar/index.ts';
+import { type Hours, isFree, minuteOf } from '../../../crew/index.ts';
 import type { RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
 /** Part of a session that is work: the rest goes to greeting, fetching tools and washing up. Common practice, no source. */

@@ -1,16 +1,19 @@
-import type { Day } from '../../calendar/index.ts';
-import { divideParts } from './divide.ts';
+import type { Day } from '../../../calendar/index.ts';
 import {
   costOf,
   crewSuffices,
   LEAST_WORK_SHARE,
   lengthOf,
   overlap,
+  type RotaPerson,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
   toolMinutes,
   weekOf,
   workedMinutes,
-} from './eligible.ts';
-import type { RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
+} from '../problem/index.ts';
+import { divideParts } from '../sessionWork/index.ts';
 
 /** What has been put into a session so far. */
 export interface Filling {

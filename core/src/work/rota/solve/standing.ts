@@ -1,6 +1,5 @@
-import { hindranceOf, isInWindow } from './eligible.ts';
-import { comesBefore } from './oneAfterAnother.ts';
-import type { RotaProblem } from './problem.ts';
+import { hindranceOf, isInWindow, type RotaProblem } from '../problem/index.ts';
+import { comesBefore } from '../sessionWork/index.ts';
 
 /**
  * A repair's problem with all that still stands left as it is: who was promised comes, and what an earlier rota placed is

@@ -1,7 +1,7 @@
-import { groupedBy, seeded } from '../../maths/index.ts';
-import type { Mip } from '../../solving/index.ts';
+import { groupedBy, seeded } from '../../../maths/index.ts';
+import type { Mip } from '../../../solving/index.ts';
+import { followingColumns } from '../model/index.ts';
 import { type Attendance, missed } from './attendance.ts';
-import { followingColumns } from './values.ts';
 
 type Seat = Attendance['seats'][number];
 type Pair = Attendance['followers']['together'][number];

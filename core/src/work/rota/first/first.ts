@@ -1,10 +1,16 @@
-import { daysBetween, earlierOf } from '../../calendar/index.ts';
-import { groupedBy } from '../../maths/index.ts';
+import { daysBetween, earlierOf } from '../../../calendar/index.ts';
+import { groupedBy } from '../../../maths/index.ts';
+import type { Choices } from '../model/index.ts';
+import {
+  canDo,
+  hasSkill,
+  type Rota,
+  type RotaPerson,
+  type RotaSession,
+  type RotaTask,
+} from '../problem/index.ts';
+import { chainsTooLong, comesBefore } from '../sessionWork/index.ts';
 import { balanceLoad } from './balance.ts';
-import { canDo, hasSkill } from './eligible.ts';
-import type { Choices } from './model.ts';
-import { chainsTooLong, comesBefore } from './oneAfterAnother.ts';
-import type { Rota, RotaPerson, RotaSession, RotaTask } from './problem.ts';
 import { type Filling, Seating } from './seating.ts';
 import { inUrgency, type Urgency } from './urgency.ts';
 

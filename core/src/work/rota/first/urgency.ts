@@ -1,5 +1,5 @@
-import { type Day, earlierOf } from '../../calendar/index.ts';
-import type { RotaTask } from './problem.ts';
+import { type Day, earlierOf } from '../../../calendar/index.ts';
+import type { RotaTask } from '../problem/index.ts';
 
 /** How long a task and what waits for it can wait. */
 export interface Urgency {

@@ -1,7 +1,7 @@
-import { daysBetween } from '../../calendar/index.ts';
-import type { LinearGoal, Mip } from '../../solving/index.ts';
+import { daysBetween } from '../../../calendar/index.ts';
+import type { LinearGoal, Mip } from '../../../solving/index.ts';
+import type { RotaProblem } from '../problem/index.ts';
 import type { RotaModel } from './model.ts';
-import type { RotaProblem } from './problem.ts';
 
 type Term = [column: number, times: number];
 const any = Number.POSITIVE_INFINITY;

@@ -1,5 +1,11 @@
-import { canDo, costOf, hasSkill } from './eligible.ts';
-import type { RotaPerson, RotaSession, RotaTask } from './problem.ts';
+import {
+  canDo,
+  costOf,
+  hasSkill,
+  type RotaPerson,
+  type RotaSession,
+  type RotaTask,
+} from '../problem/index.ts';
 
 /** A task as short as this is not split: whoever has learnt it does all of it, minutes. */
 const SHORT_TASK = 20;

@@ -1,11 +1,22 @@
-import { groupedBy } from '../../maths/index.ts';
-import { type LinearGoal, Mip, type Row } from '../../solving/index.ts';
-import { beyondThem, divideParts } from './divide.ts';
-import { costOf, LEAST_WORK_SHARE, workedMinutes } from './eligible.ts';
-import { type GoalName, peopleGoalsOf } from './goals.ts';
-import { guardianRows, personRows, type RotaModel, roomRows } from './model.ts';
-import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
-import type { RotaProblem, RotaSession, RotaTask } from './problem.ts';
+import { groupedBy } from '../../../maths/index.ts';
+import { type LinearGoal, Mip, type Row } from '../../../solving/index.ts';
+import {
+  type GoalName,
+  guardianRows,
+  peopleGoalsOf,
+  personRows,
+  type RotaModel,
+  roomRows,
+} from '../model/index.ts';
+import {
+  costOf,
+  LEAST_WORK_SHARE,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
+  workedMinutes,
+} from '../problem/index.ts';
+import { ableAmong, beyondThem, byWhoMay, divideParts, type Part, partsOf } from '../sessionWork/index.ts';
 
 type Seats = RotaModel['seats'];
 type Term = [column: number, times: number];

@@ -1,5 +1,5 @@
-import { groupedBy } from '../../maths/index.ts';
-import { type LinearGoal, Mip } from '../../solving/index.ts';
+import { groupedBy } from '../../../maths/index.ts';
+import { type LinearGoal, Mip } from '../../../solving/index.ts';
 import {
   canDo,
   costOf,
@@ -11,14 +11,25 @@ import {
   lengthOf,
   missingTool,
   overlap,
+  type Rota,
+  type RotaPerson,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
   toolMinutes,
   weekOf,
   workedMinutes,
-} from './eligible.ts';
+} from '../problem/index.ts';
+import {
+  ableAmong,
+  byWhoMay,
+  chainRows,
+  comesBefore,
+  orderRows,
+  type Part,
+  partsOf,
+} from '../sessionWork/index.ts';
 import { type GoalName, goalOrder, peopleGoalsOf, timelyGoalOf, workGoalsOf } from './goals.ts';
-import { chainRows, comesBefore, orderRows } from './oneAfterAnother.ts';
-import { ableAmong, byWhoMay, type Part, partsOf } from './parts.ts';
-import type { Rota, RotaPerson, RotaProblem, RotaSession, RotaTask } from './problem.ts';
 
 /** What there is to choose in a rota: the columns of its model, before anything is said of how they go together. */
 export interface Choices {

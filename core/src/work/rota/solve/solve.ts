@@ -1,11 +1,26 @@
-import { type GoalReached, goalWorth, inOrderOf, type LinearGoal, type Solver } from '../../solving/index.ts';
-import { brokenRules } from './check.ts';
-import { firstRota } from './first.ts';
-import { type GoalName, goalOrder, keptGoalOf, workGoalsOf } from './goals.ts';
-import { type Choices, choicesOf, readRota, rotaModel } from './model.ts';
-import type { Rota, RotaProblem } from './problem.ts';
+import {
+  type GoalReached,
+  goalWorth,
+  inOrderOf,
+  type LinearGoal,
+  type Solver,
+} from '../../../solving/index.ts';
+import { brokenRules } from '../check.ts';
+import { firstRota } from '../first/index.ts';
+import {
+  type Choices,
+  choicesOf,
+  chosenValues,
+  type GoalName,
+  goalOrder,
+  keptGoalOf,
+  readRota,
+  rotaModel,
+  valuesOf,
+  workGoalsOf,
+} from '../model/index.ts';
+import type { Rota, RotaProblem } from '../problem/index.ts';
 import { asItStands } from './standing.ts';
-import { chosenValues, valuesOf } from './values.ts';
 import { whoComes } from './whoComes.ts';
 
 export interface MadeRota extends Rota {

@@ -1,11 +1,10 @@
 import { describe, expect, it } from 'vitest';
-import { seeded } from '../../maths/index.ts';
-import { broken, goalWorth, type Mip } from '../../solving/index.ts';
-import { type Attendance, attendanceModel, missed } from './attendance.ts';
-import { brokenRules } from './check.ts';
-import { firstRota } from './first.ts';
-import { choicesOf } from './model.ts';
-import type { Rota, RotaProblem, RotaTask } from './problem.ts';
+import { seeded } from '../../../maths/index.ts';
+import { broken, goalWorth, type Mip } from '../../../solving/index.ts';
+import { brokenRules } from '../check.ts';
+import { firstRota } from '../first/index.ts';
+import { choicesOf, followingColumns } from '../model/index.ts';
+import type { Rota, RotaProblem, RotaTask } from '../problem/index.ts';
 import {
   boundGarden,
   changed,
@@ -15,9 +14,9 @@ import {
   someProblem,
   someSession,
   someTask,
-} from './testing/index.ts';
+} from '../testing/index.ts';
+import { type Attendance, attendanceModel, missed } from './attendance.ts';
 import { tradeForWishes } from './trade.ts';
-import { followingColumns } from './values.ts';
 
 const tasksBySession = ({ tasks }: RotaProblem, { placed }: Rota): Map<string, RotaTask[]> => {
   const found = new Map<string, RotaTask[]>();

@@ -1,6 +1,11 @@
-import type { Mip } from '../../solving/index.ts';
-import { costOf, workedMinutes } from './eligible.ts';
-import type { RotaProblem, RotaSession, RotaTask } from './problem.ts';
+import type { Mip } from '../../../solving/index.ts';
+import {
+  costOf,
+  type RotaProblem,
+  type RotaSession,
+  type RotaTask,
+  workedMinutes,
+} from '../problem/index.ts';
 
 /* Work that waits for other work: across sessions, and within one. */
 

@@ -1,6 +1,12 @@
-import { canDo, hasSkill, workedMinutes } from './eligible.ts';
+import {
+  canDo,
+  hasSkill,
+  type RotaPerson,
+  type RotaSession,
+  type RotaTask,
+  workedMinutes,
+} from '../problem/index.ts';
 import { ableAmong, type Part, partsOf } from './parts.ts';
-import type { RotaPerson, RotaSession, RotaTask } from './problem.ts';
 
 /** Who works at a task, and for how long; nobody for 0 minutes but to lend a hand where it takes more than one. */
 export interface Crew {

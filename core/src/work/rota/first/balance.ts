@@ -1,4 +1,4 @@
-import type { RotaPerson, RotaSession } from './problem.ts';
+import type { RotaPerson, RotaSession } from '../problem/index.ts';
 import type { Filling, Seating } from './seating.ts';
 
 /** Rounds of looking for a better seat; each is one look at every session. */

@@ -1,7 +1,7 @@
-import type { Day } from '../../calendar/index.ts';
-import type { Availability, Hours, Skill, Strain } from '../../crew/index.ts';
-import type { Point } from '../../ground/index.ts';
-import type { Needs } from '../kinds/index.ts';
+import type { Day } from '../../../calendar/index.ts';
+import type { Availability, Hours, Skill, Strain } from '../../../crew/index.ts';
+import type { Point } from '../../../ground/index.ts';
+import type { Needs } from '../../kinds/index.ts';
 
 /** A meeting that people and tasks are put into. */
 export interface RotaSession extends Hours {

@@ -1,11 +1,11 @@
 import { expect, it } from 'vitest';
-import { seeded } from '../../maths/index.ts';
-import { broken } from '../../solving/index.ts';
-import { brokenRules } from './check.ts';
-import { firstRota } from './first.ts';
+import { seeded } from '../../../maths/index.ts';
+import { broken } from '../../../solving/index.ts';
+import { brokenRules } from '../check.ts';
+import { firstRota } from '../first/index.ts';
+import type { Rota } from '../problem/index.ts';
+import { boundGarden, changed, kindOfRule } from '../testing/index.ts';
 import { type RotaModel, rotaModel } from './model.ts';
-import type { Rota } from './problem.ts';
-import { boundGarden, changed, kindOfRule } from './testing/index.ts';
 import { valuesOf } from './values.ts';
 
 /** Whether a model has room for a rota: a column for each that comes and each task done, and no row broken. */

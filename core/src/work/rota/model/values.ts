@@ -1,7 +1,6 @@
-import { divideParts } from './divide.ts';
+import type { Rota, RotaPerson, RotaSession, RotaTask } from '../problem/index.ts';
+import { divideParts, type Part } from '../sessionWork/index.ts';
 import type { Choices, RotaModel } from './model.ts';
-import type { Part } from './parts.ts';
-import type { Rota, RotaPerson, RotaSession, RotaTask } from './problem.ts';
 
 /** The rota of those who are fixed by hand, with no work at all. */
 export const idleRota = (model: RotaModel): Float64Array =>

@@ -1,10 +1,8 @@
-import { type GoalReached, inOrderOf, type Row, type Solver } from '../../solving/index.ts';
+import { type GoalReached, inOrderOf, type Row, type Solver } from '../../../solving/index.ts';
+import { followingColumns, type GoalName, type RotaModel } from '../model/index.ts';
+import type { Rota, RotaProblem, RotaTask } from '../problem/index.ts';
 import { type Attendance, attendanceModel, missed } from './attendance.ts';
-import type { GoalName } from './goals.ts';
-import type { RotaModel } from './model.ts';
-import type { Rota, RotaProblem, RotaTask } from './problem.ts';
 import { tradeForWishes } from './trade.ts';
-import { followingColumns } from './values.ts';
 
 /** How often rows that a solver's choice shows to be wanting are put into a model before it is left as it was. */
 const MOST_ROUNDS = 5;

@@ -1,0 +1,2 @@
+export * from './first.ts';
+export { Seating } from './seating.ts';

@@ -1,0 +1,3 @@
+export * from './goals.ts';
+export * from './model.ts';
+export * from './values.ts';

@@ -1,0 +1,2 @@
+export * from './eligible.ts';
+export * from './problem.ts';

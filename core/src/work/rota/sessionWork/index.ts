@@ -1,0 +1,3 @@
+export * from './divide.ts';
+export * from './oneAfterAnother.ts';
+export * from './parts.ts';

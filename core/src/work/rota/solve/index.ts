@@ -1,0 +1,3 @@
+export { attendanceModel } from './attendance.ts';
+export * from './solve.ts';
+export { whoComes } from './whoComes.ts';
