@@ -5,15 +5,14 @@ import { Checkbox, DateField, ScrollArea, Select } from '../kit/controls/index.t
 import { Field, useBodyForm } from '../kit/forms/index.ts';
 import { FormSheet } from '../kit/screens/index.ts';
 import { useTaskSentence } from './sentence.ts';
-
-/** How much may be said to be done. */
-const shares = ['1', '0.75', '0.5', '0.25'] as const;
+import { usePartsDone } from './usePartsDone.ts';
 
 /** How a task went: on which day, how much of it, how long it took, and who was at it. */
 export function DoneSheet({ task, onClose }: { task: TaskView; onClose(): void }) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const sentence = useTaskSentence();
+  const parts = usePartsDone();
   const people = presentPeople(useList('people').data).filter(({ role }) => role !== 'receiver');
   const mark = useWrite('markTask', ({ data }) => t('went.kept', { task: sentence(data) }));
   const form = useBodyForm({
@@ -48,10 +47,7 @@ export function DoneSheet({ task, onClose }: { task: TaskView; onClose(): void }
             <Select
               {...props}
               {...form.control('share')}
-              options={shares.map((share) => ({
-                value: share,
-                label: share === '1' ? t('went.all') : t('partDone', { percent: Number(share) * 100 }),
-              }))}
+              options={[...parts, { value: '1', label: t('went.all') }]}
             />
           )}
         </Field>

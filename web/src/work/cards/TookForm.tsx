@@ -4,6 +4,7 @@ import { headsOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { Field, Form, useBodyForm } from '../../kit/forms/index.ts';
+import { usePartsDone } from '../usePartsDone.ts';
 
 type Body = Omit<Session['work'][number], 'taskId'>;
 
@@ -17,12 +18,10 @@ interface Props {
   onCancel(): void;
 }
 
-/** How much may be said to be done of what is not. */
-const shares = ['', '0.25', '0.5', '0.75'] as const;
-
 /** What a task took and who was at it, or what keeps it. The garden learns its pace from it. */
 export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props) {
   const { t } = useTranslation(['day', 'kit']);
+  const parts = usePartsDone();
   const heads = { adults: 0, beginners: 0, children: 0 };
   for (const { kind, headcount, children, beginner } of crew) {
     const own = headsOf(kind, headcount, children);
@@ -82,11 +81,7 @@ export function TookForm({ asks, work, minutes, crew, onKeep, onCancel }: Props)
               <Select
                 {...props}
                 {...form.control('share')}
-                options={shares.map((share) => ({
-                  value: share,
-                  label:
-                    share === '' ? t('day:nothingYet') : t('day:partDone', { percent: Number(share) * 100 }),
-                }))}
+                options={[{ value: '', label: t('day:nothingYet') }, ...parts]}
               />
             )}
           </Field>
