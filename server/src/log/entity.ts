@@ -82,7 +82,7 @@ export const entries = new EntitySchema<EntryEntity>({
     { name: 'entry_task', columns: ['taskId'] },
     { name: 'entry_day', columns: ['gardenId', 'on', 'id'] },
     { name: 'entry_kind', columns: ['gardenId', 'kind', 'on', 'id'] },
-    { name: 'entry_planting', columns: ['plantingId'] },
+    { name: 'entry_planting', columns: ['plantingId', 'on', 'id', 'kind', 'share'] },
     { name: 'entry_bed', columns: ['bedId'] },
     { name: 'entry_person', columns: ['personId'] },
     {

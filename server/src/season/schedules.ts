@@ -94,7 +94,7 @@ async function loggedOf(
       .where({ plantingId: In(ids), kind: Not('observation') })
       // What is done in part dates no step yet.
       .andWhere('(entry.share IS NULL OR entry.share >= 1)')
-      .orderBy({ 'entry.on': 'ASC', 'entry.id': 'ASC' })
+      .orderBy({ 'entry.plantingId': 'ASC', 'entry.on': 'ASC', 'entry.id': 'ASC' })
       .getRawMany<Logged & { plantingId: string }>();
     for (const { plantingId, kind, on } of found) {
       const known = logged.get(plantingId);

@@ -3,6 +3,7 @@ import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
 import { Climates1764800000000 } from './climates.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
+import { EntryDates1772000000000 } from './entryDates.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
 import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
@@ -35,4 +36,5 @@ export const migrations = [
   SheetSizes1769000000000,
   OwnPractices1770000000000,
   SeedPrices1771000000000,
+  EntryDates1772000000000,
 ];
