@@ -110,6 +110,7 @@ it('calls a session every week as one, and lets a volunteer say when they can co
 });
 
 it('keeps what waits for other work behind it, and says what to do', async () => {
+  const waiting = rota.sheet.waitsFor.split('{{task}}')[1]!.split('{{before}}')[0]!;
   /** Ticks the work of pepper in Bed 3 that begins so. */
   const tick = async (words: string) =>
     hand.click(`::-p-xpath(//li[.//label[contains(., "${words}") and contains(., "Bed 3")]]//button)`);
@@ -121,16 +122,32 @@ it('keeps what waits for other work behind it, and says what to do', async () =>
   // Setting the pepper out stands in a session of May already, which this would come behind.
   await callOn('2026-06-12');
   await tick('Put supports up for pepper');
-  await hand.reads(rota.sheet.waitsFor.split('{{task}}')[1]!.split('{{before}}')[0]!);
+  await hand.reads(waiting);
   await hand.press(w.kit.save);
   await hand.reads(w.fields.tooEarly);
   await tick('Set out pepper');
   await hand.press(w.kit.save);
   await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', rota.sheet.usualTitle));
 
+  // Moved for rain, a session goes where it must: what then comes before what it waits for is told.
+  await callOn('2026-06-09');
+  await hand.write(rota.sheet.title, 'Poles at dusk');
+  await tick('Put supports up for pepper');
+  await hand.press(w.kit.save);
+  await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', 'Poles at dusk'));
+  await hand.press(`${w.work.rainOrFrost} : Poles at dusk`);
+  await hand.click(`::-p-text(${w.day.move.other})`);
+  await hand.setDate(w.day.move.on, '2026-06-11');
+  await hand.readsNot(waiting);
+  await hand.setDate(w.day.move.on, '2026-06-15');
+  await hand.reads(waiting);
+  await hand.press(w.day.move.just_other.replace('{{count}}', '0'));
+  await hand.readsNot(waiting);
+  expect((await sessions()).find(({ title }) => title === 'Poles at dusk')!.on).toBe('2026-06-15');
+
   await callOn('2026-06-10');
   await tick('Set out pepper');
-  await hand.reads(rota.sheet.waitsFor.split('{{task}}')[1]!.split('{{before}}')[0]!);
+  await hand.reads(waiting);
   await hand.press(w.kit.save);
   await hand.reads(w.fields.tooEarly);
   expect((await sessions()).some(({ on }) => on === '2026-06-10')).toBe(false);

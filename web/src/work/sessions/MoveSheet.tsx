@@ -1,4 +1,4 @@
-import { moveInput, type Session } from '@unity-acre/contract/work';
+import { moveInput, type Session, type TaskView } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
 import { useRef } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -7,12 +7,21 @@ import { useCoordinates, useHere, useWrite } from '../../garden/index.ts';
 import { Button, DateField, RadioGroup, TimeField } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Sheet } from '../../kit/screens/index.ts';
+import { useSessionTasks } from './sessionTasks.ts';
+import { WaitsFor } from './WaitsFor.tsx';
 
 /** Days a repair looks ahead from the session that falls away. */
 const REPAIRED = 21;
 
+interface Props {
+  session: Session;
+  /** the tasks of all sessions */
+  taken: TaskView[];
+  onClose(): void;
+}
+
 /** Rain, frost, a lead who fell ill: calls a session off or moves it, alone or with a repair of the rota. */
-export function MoveSheet({ session, onClose }: { session: Session; onClose(): void }) {
+export function MoveSheet({ session, taken, onClose }: Props) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
   const navigate = useNavigate();
@@ -56,6 +65,9 @@ export function MoveSheet({ session, onClose }: { session: Session; onClose(): v
     },
   });
   const how = form.watch('how');
+  const on = form.watch('on');
+  // Rain does not ask what waits for what: it is told, and a repair finds other days for it.
+  const { tasks, early } = useSessionTasks(session.id, taken, { on, chosen: session.taskIds, wanted: null });
   return (
     <Sheet open title={t('move.title', { title: session.title })} onClose={onClose}>
       <Form of={form} className="flex flex-col gap-4">
@@ -79,6 +91,9 @@ export function MoveSheet({ session, onClose }: { session: Session; onClose(): v
             <Field label={t('move.to')} name="to">
               {(props) => <TimeField {...props} {...form.control('to')} />}
             </Field>
+            <div className="col-span-2">
+              <WaitsFor early={early} tasks={tasks} />
+            </div>
           </div>
         )}
         <Field label={t('move.why')} hint={t('move.whyHint')} name="why">

@@ -1,16 +1,15 @@
 import { type Session, sessionInput, type TaskView } from '@unity-acre/contract/work';
 import { addDays, weekday } from '@unity-acre/core/calendar';
-import type { TooEarly } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { PersonSelect, presentPeople, useHere, useList, useWrite } from '../../garden/index.ts';
 import { Checkbox, DateField, TimeField } from '../../kit/controls/index.ts';
-import { useDates } from '../../kit/dates.ts';
 import { Field, useBodyForm } from '../../kit/forms/index.ts';
 import { FormSheet } from '../../kit/screens/index.ts';
 import { useTaskSentence } from '../sentence.ts';
 import { useSessionTasks } from './sessionTasks.ts';
+import { WaitsFor } from './WaitsFor.tsx';
 
 interface Values {
   title: string;
@@ -47,14 +46,6 @@ function weeklyDays(on: string, until: string): string[] {
   while (days.length < MOST_REPEATED && addDays(days.at(-1)!, 7) <= until)
     days.push(addDays(days.at(-1)!, 7));
   return days;
-}
-
-/** What a task waits for that is set for a later day. */
-function WaitsFor({ early, of }: { early: TooEarly; of(taskId: string): string }) {
-  const { t } = useTranslation('rota');
-  const dates = useDates();
-  const words = { task: of(early.id), before: of(early.waitsFor), day: dates.short(early.on) };
-  return <p className="mt-1 text-beet text-sm">{t('sheet.waitsFor', words)}</p>;
 }
 
 /** Calls a work session, or changes one: when, where, who leads, and which tasks. */
@@ -136,10 +127,6 @@ export function SessionSheet({ session, taken, wanted = null, onMove, onClose }:
   const on = form.watch('on');
   const chosen = form.watch('taskIds');
   const { tasks, fitting, early } = useSessionTasks(id, taken, { on, chosen, wanted });
-  const sentenceOf = (taskId: string) => {
-    const task = tasks.find((one) => one.id === taskId);
-    return task ? sentence(task) : '';
-  };
   return (
     <FormSheet
       of={form}
@@ -206,9 +193,7 @@ export function SessionSheet({ session, taken, wanted = null, onMove, onClose }:
             </li>
           ))}
         </ul>
-        {early.map((one) => (
-          <WaitsFor key={one.id} early={one} of={sentenceOf} />
-        ))}
+        <WaitsFor early={early} tasks={tasks} />
       </fieldset>
       <Field label={t('rota:sheet.note')} hint={t('kit:optional')} name="note">
         {(props) => <textarea {...props} {...form.register('note')} rows={3} className="input" />}

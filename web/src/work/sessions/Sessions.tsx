@@ -75,8 +75,13 @@ export default function Sessions() {
           );
         }}
       </Loaded>
-      {moved && (
-        <MoveSheet session={moved} onClose={() => setMoved(null)} onUnfetched={() => setMoved(null)} />
+      {moved && tasks.data && (
+        <MoveSheet
+          session={moved}
+          taken={tasks.data}
+          onClose={() => setMoved(null)}
+          onUnfetched={() => setMoved(null)}
+        />
       )}
       {edited && tasks.data && (
         <SessionSheet
