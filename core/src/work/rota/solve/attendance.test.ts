@@ -4,7 +4,7 @@ import { broken, goalWorth, type Mip } from '../../../solving/index.ts';
 import { brokenRules } from '../check.ts';
 import { firstRota } from '../first/index.ts';
 import { choicesOf, followingColumns } from '../model/index.ts';
-import type { Rota, RotaProblem, RotaTask } from '../problem/index.ts';
+import type { Rota, RotaPerson, RotaProblem, RotaTask } from '../problem/index.ts';
 import {
   boundGarden,
   changed,
@@ -136,6 +136,97 @@ describe('who comes, where the days of the work are given', () => {
         expect(says.length === 0, `${n} at ${paces[0]}`).toBe(isEnough);
       }
     }
+  });
+});
+
+describe('what work asks of people', () => {
+  const session = someSession('s', '2026-05-05');
+  /** The rows of one name: how much each person counts for, and how much is asked. */
+  const asked = (name: string, people: RotaPerson[], tasks: RotaTask[], over: Partial<RotaProblem> = {}) => {
+    const problem = someProblem({ sessions: [session], people, tasks, ...over });
+    const { seats, mip } = attendanceModel(problem, choicesOf(problem).seats, new Map([['s', tasks]]));
+    const whoIs = new Map(seats.map(({ column, person }) => [column, person.id]));
+    return mip.rows
+      .filter((row) => row.name.startsWith(`${name} `))
+      .map(({ terms, least, most }) => ({
+        of: Object.fromEntries(terms.map(([column, times]) => [whoIs.get(column), times])),
+        least,
+        most,
+      }));
+  };
+  const any = Number.POSITIVE_INFINITY;
+  const [ada, bo] = [somePerson('ada'), somePerson('bo')];
+
+  // 102 minutes are worked. 110 minutes are 1.08 people, or 2.16 halves of one: three halves.
+  it('is said in whole numbers of the greatest pace of which all are multiples', () => {
+    const task = someTask('t', { minutes: 110 });
+    const half = somePerson('half', { pace: 0.5 });
+    expect(asked('whole', [ada, bo, half], [task])).toEqual([
+      { of: { ada: 2, bo: 2, half: 1 }, least: 3, most: any },
+    ]);
+    expect(asked('whole', [ada, bo], [task])).toEqual([{ of: { ada: 1, bo: 1 }, least: 2, most: any }]);
+    // A third and a quarter are four and three twelfths: 30 minutes of 102 are 3.53 of them.
+    const odd = [somePerson('third', { pace: 1 / 3 }), somePerson('quarter', { pace: 1 / 4 })];
+    const short = someTask('t', { minutes: 30 });
+    expect(asked('whole', odd, [short])).toEqual([{ of: { third: 4, quarter: 3 }, least: 4, most: any }]);
+    // What is just enough is enough.
+    expect(asked('whole', [ada], [someTask('t', { minutes: 102 })])[0]!.least).toBe(1);
+  });
+
+  it('is said as it is where paces have no such measure, and nobody counts for more than is asked', () => {
+    const people = [somePerson('odd', { pace: 0.43 }), ada];
+    expect(asked('whole', people, [someTask('t', { minutes: 51 })])).toEqual([
+      { of: { odd: 0.43, ada: 0.5 }, least: 0.5, most: any },
+    ]);
+  });
+
+  it('is asked of each set that alone can do some of it, and of them together where that is more', () => {
+    const people = [ada, bo, somePerson('cy', { cannot: ['lifting', 'heights'] })];
+    const dig = someTask('dig', { minutes: 60, strains: ['lifting'] });
+    expect(asked('whole', people, [dig, someTask('weed', { minutes: 60 })])).toEqual([
+      { of: { ada: 1, bo: 1 }, least: 1, most: any },
+      { of: { ada: 1, bo: 1, cy: 1 }, least: 2, most: any },
+    ]);
+    // Where the few who can must come anyhow, nothing more is said of all.
+    expect(asked('whole', people, [dig, someTask('weed', { minutes: 40 })])).toEqual([
+      { of: { ada: 1, bo: 1 }, least: 1, most: any },
+    ]);
+    const apart = [somePerson('a', { cannot: ['heat'] }), somePerson('b', { cannot: ['lifting'] })];
+    expect(
+      asked('whole', [...apart, ada], [dig, someTask('hot', { minutes: 60, strains: ['heat'] })]),
+    ).toEqual([
+      { of: { a: 1, ada: 1 }, least: 1, most: any },
+      { of: { b: 1, ada: 1 }, least: 1, most: any },
+      { of: { a: 1, b: 1, ada: 1 }, least: 2, most: any },
+    ]);
+  });
+
+  it('is as many heads as a task takes, of those who can', () => {
+    const family = somePerson('family', { adults: 2, children: 1 });
+    const lift = someTask('lift', { fewest: 2, strains: ['lifting'] });
+    const weak = somePerson('weak', { cannot: ['lifting'] });
+    expect(asked('crew', [family, ada, weak], [lift, someTask('weed', { fewest: 2 })])).toEqual([
+      { of: { family: 2, ada: 1 }, least: 2, most: any },
+    ]);
+    expect(asked('crew', [family, ada, weak], [lift, someTask('carry', { fewest: 3 })])).toEqual([
+      { of: { family: 2, ada: 1 }, least: 2, most: any },
+      { of: { family: 3, ada: 1, weak: 1 }, least: 3, most: any },
+    ]);
+  });
+
+  it('is enough for half a session of each who is called out, and no matter for who is expected', () => {
+    const people = [ada, bo, somePerson('fixed')];
+    const over = {
+      promised: [{ personId: 'bo', sessionId: 's' }],
+      seatLocks: [{ personId: 'fixed', sessionId: 's', comes: true }],
+    };
+    // Half of 102 minutes is 51 for each: 110 minutes are enough for two, 50 for none.
+    const called = (minutes: number) => asked('called', people, [someTask('t', { minutes })], over);
+    expect(called(110)).toEqual([{ of: { ada: 1 }, least: 0, most: 2 }]);
+    expect(called(50)[0]!.most).toBe(0);
+    expect(asked('called', people.slice(1), [someTask('t')], over)).toEqual([]);
+    expect(asked('fixed', people, [], over)).toEqual([{ of: { fixed: 1 }, least: 1, most: 1 }]);
+    expect(asked('whole', people, [], over)).toEqual([]);
   });
 });
 
