@@ -1,5 +1,6 @@
 import { seeded } from '@unity-acre/core/maths';
-import { broken, inOrderOf, type Mip, type Solver, worthOf } from '@unity-acre/core/solving';
+import { inOrderOf, type Solver } from '@unity-acre/core/solving';
+import { byYalps } from '@unity-acre/core/solving/testing';
 import {
   choicesOf,
   firstRota,
@@ -21,59 +22,18 @@ import {
   someProblem,
   someSession,
   someTask,
+  tinyGarden,
   worthsOf,
 } from '@unity-acre/core/work/rota/testing';
 import { describe, expect, it } from 'vitest';
-import { type Model, solve as yalps } from 'yalps';
 import { solve } from '../../solving/highs.ts';
 
 const highs: Solver = (mip, first, step) => solve(mip, { first, gap: 0, seconds: 60, step });
 
-/** A model given to yalps, by name of row and column. */
-const byYalps: Solver = async (mip, first) => {
-  const { status, result, variables } = yalps(modelFor(mip), {
-    timeout: 60_000,
-    maxIterations: 10_000_000,
-    tolerance: 0,
-  });
-  expect(status).toBe('optimal');
-  const values = new Float64Array(first.length);
-  for (const [name, value] of variables) values[Number(name)] = value;
-  return { values, bound: result, proved: true };
-};
-
-function modelFor(mip: Mip): Model {
-  const variables: Record<string, Record<string, number>> = {};
-  const constraints: Record<string, { min?: number; max?: number }> = {};
-  for (const [c, { worth, upper }] of mip.columns.entries()) {
-    variables[c] = { worth };
-    if (Number.isFinite(upper)) {
-      variables[c][`upper ${c}`] = 1;
-      constraints[`upper ${c}`] = { max: upper };
-    }
-  }
-  for (const [r, { terms, least, most }] of mip.rows.entries()) {
-    constraints[r] = {
-      ...(Number.isFinite(least) ? { min: least } : {}),
-      ...(Number.isFinite(most) ? { max: most } : {}),
-    };
-    for (const [c, times] of terms) variables[c]![r] = times;
-  }
-  const integers = mip.columns.flatMap(({ whole }, c) => (whole ? [String(c)] : []));
-  return { direction: 'maximize', objective: 'worth', constraints, variables, integers };
-}
-
-const tiny = (seed: number): RotaProblem => {
-  const problem = randomGarden(seeded(seed), { people: 3, sessions: 2, tasks: 3, weeks: 1 });
-  // A week is too short for most windows: all of it is open, so that there is something to choose.
-  const tasks = problem.tasks.map((task) => ({ ...task, earliest: '2026-05-04', latest: '2026-05-10' }));
-  return { ...problem, tasks };
-};
-
 describe('the best rota', () => {
   it('is what trying every rota finds, goal by goal', async () => {
     for (let seed = 1; seed <= 8; seed++) {
-      const problem = tiny(seed);
+      const problem = tinyGarden(seed);
       const made = await makeRota(problem, highs);
       expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
       expect(worthsOf(problem, made), `garden ${seed}`).toEqual(bestOfAll(problem));
@@ -107,7 +67,7 @@ describe('the best rota', () => {
 
   it('is never worse for one more person who owes nothing', async () => {
     for (let seed = 1; seed <= 12; seed++) {
-      const problem = tiny(seed);
+      const problem = tinyGarden(seed);
       const more = { ...problem, people: [...problem.people, somePerson('one more', { skills: ['fork'] })] };
       const before = (await makeRota(problem, highs)).goals.map(({ worth }) => worth);
       const after = (await makeRota(more, highs)).goals.map(({ worth }) => worth);
@@ -117,7 +77,7 @@ describe('the best rota', () => {
   });
 
   it('never gives a child what is forbidden to children', async () => {
-    const problem = tiny(2);
+    const problem = tinyGarden(2);
     const forbidden = problem.tasks.map((task) => ({ ...task, adultsOnly: true, skill: null }));
     const children = somePerson('class', { adults: 1, children: 5, pace: 3 });
     const made = await makeRota({ ...problem, tasks: forbidden, people: [children] }, highs);
@@ -126,7 +86,7 @@ describe('the best rota', () => {
 
   it('keeps what was promised before more work, when it is repaired', async () => {
     for (let seed = 1; seed <= 8; seed++) {
-      const problem = tiny(seed);
+      const problem = tinyGarden(seed);
       const made = await makeRota(problem, highs);
       const [gone, ...left] = problem.sessions;
       const after: RotaProblem = {
@@ -186,25 +146,5 @@ describe('who comes, where the days of the work are given', () => {
       const theirs = await inOrderOf(whole.mip, goals, valuesOf(whole, rota), highs);
       expect(made.goals, `garden ${seed}`).toEqual(theirs.reached);
     }
-  });
-
-  it('adds what a choice misses, and begins with trades that break no rule', async () => {
-    const problem = randomGarden(seeded(9), { people: 25, sessions: 16, tasks: 60, weeks: 3 });
-    const choices = choicesOf(problem);
-    const rota = firstRota(choices);
-    const begun: number[] = [];
-    const made = await whoComes(problem, choices.seats, rota, [], async (mip, first) => {
-      expect(broken(mip, first)).toEqual([]);
-      begun.push(worthOf(mip, first));
-      // A solver that sends everybody home but those who are fixed: nobody does the work.
-      const lazy = begun.length === 1 ? new Float64Array(first.length) : first;
-      if (begun.length === 2) expect(mip.rows.some(({ name }) => name.startsWith('missed'))).toBe(true);
-      return { values: lazy, bound: Number.POSITIVE_INFINITY, proved: false };
-    });
-    expect(brokenRules(problem, made)).toEqual([]);
-    const shifts = (seats: typeof rota.seats) =>
-      problem.people.map(({ id }) => seats.filter(({ personId }) => personId === id).length);
-    expect(shifts(made.seats)).toEqual(shifts(rota.seats));
-    expect(worthsOf(problem, made)[5]).toBeGreaterThan(worthsOf(problem, rota)[5]!);
   });
 });

@@ -124,6 +124,14 @@ async function doTheWork(
   return { rota: readRota(model, values), reached };
 }
 
+/** The tasks that stood somewhere and are done nowhere now. */
+function goneFrom({ problem: { standing, taskLocks } }: Choices, { placed }: Rota): Set<string> {
+  const done = new Set(placed.map(({ taskId }) => taskId));
+  const stood = new Set(standing.map(({ taskId, sessionId }) => `${taskId} ${sessionId}`));
+  const held = taskLocks.filter(({ taskId, sessionId }) => stood.has(`${taskId} ${sessionId}`));
+  return new Set(held.flatMap(({ taskId }) => (done.has(taskId) ? [] : [taskId])));
+}
+
 /** Repairs around what stands. @returns null where more of what is critical is done when that moves */
 async function aroundStanding(
   problem: RotaProblem,
@@ -131,16 +139,24 @@ async function aroundStanding(
   solver: Solver,
   tell: Tell | undefined,
 ): Promise<MadeRota | null> {
-  const held = choicesOf(asItStands(problem));
+  let held = choicesOf(asItStands(problem));
   const critical = (choices: Choices) =>
     doTheWork(choices, firstRota(choices), workGoalsOf(choices.places).slice(0, 1), solver, undefined);
   const first = await critical(held);
   const { worth } = first.reached[0]!;
   if (worth < workGoalsOf(free.places)[0]!.most && (await critical(free)).reached[0]!.worth > worth)
     return null;
-  const { rota, reached } = await doTheWork(held, first.rota, goalsBefore(held, true), solver, tell);
+  let done = await doTheWork(held, first.rota, goalsBefore(held, true), solver, tell);
+  // What had to give way where it stood may go elsewhere.
+  for (let standing = problem.standing; ; ) {
+    const gone = goneFrom(held, done.rota);
+    if (gone.size === 0) break;
+    standing = standing.filter(({ taskId }) => !gone.has(taskId));
+    held = choicesOf(asItStands({ ...problem, standing }));
+    done = await doTheWork(held, firstRota(held), goalsBefore(held, true), solver, tell);
+  }
   return {
-    ...(await whoComes(held.problem, held.seats, rota, reached, solver, tell)),
+    ...(await whoComes(held.problem, held.seats, done.rota, done.reached, solver, tell)),
     settled: 'standing',
   };
 }

@@ -1,5 +1,6 @@
 import { addDays, type Day } from '../../../calendar/index.ts';
 import type { Availability, Skill, Strain } from '../../../crew/index.ts';
+import { seeded } from '../../../maths/index.ts';
 import type { RotaPerson, RotaProblem, RotaSession, RotaTask } from '../problem/index.ts';
 
 /* Made-up gardens to make rotas for: for tests and benchmarks. */
@@ -172,4 +173,11 @@ export function randomGarden(random: () => number, size: Size): RotaProblem {
     random() < 0.3 ? [{ personId: id, sessionId: pick(sessions).id }] : [],
   );
   return someProblem({ sessions, tasks, people: families, tools: { fork: 3, barrow: 2 }, promised });
+}
+
+/** A garden in which every rota there is can be tried: its week is too short for most windows, and all of it is open. */
+export function tinyGarden(seed: number): RotaProblem {
+  const problem = randomGarden(seeded(seed), { people: 3, sessions: 2, tasks: 3, weeks: 1 });
+  const tasks = problem.tasks.map((task) => ({ ...task, earliest: MONDAY, latest: addDays(MONDAY, 6) }));
+  return { ...problem, tasks };
 }
