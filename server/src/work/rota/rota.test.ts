@@ -17,6 +17,7 @@ import {
   bestOfAll,
   brokenRules,
   isThere,
+  modelWithDays,
   randomGarden,
   somePerson,
   someProblem,
@@ -134,14 +135,7 @@ describe('who comes, where the days of the work are given', () => {
       const made = await whoComes(problem, choices.seats, rota, [], highs);
       expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
       expect(made.placed).toEqual(rota.placed);
-
-      const days = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
-      const locked = {
-        ...problem,
-        taskLocks: problem.tasks.map(({ id }) => ({ taskId: id, sessionId: days.get(id) ?? null })),
-      };
-      const whole = rotaModel(locked);
-      for (const { column } of whole.places) whole.mip.row(`stays ${column}`, [[column, 1]], 1, 1);
+      const whole = modelWithDays(problem, rota);
       const goals = whole.goals.filter(({ name }) => made.goals.some((goal) => goal.name === name));
       const theirs = await inOrderOf(whole.mip, goals, valuesOf(whole, rota), highs);
       expect(made.goals, `garden ${seed}`).toEqual(theirs.reached);

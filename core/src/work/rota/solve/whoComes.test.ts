@@ -4,8 +4,9 @@ import { broken, inOrderOf, worthOf } from '../../../solving/index.ts';
 import { byYalps } from '../../../solving/testing/index.ts';
 import { brokenRules } from '../check.ts';
 import { firstRota } from '../first/index.ts';
-import { choicesOf, rotaModel, valuesOf } from '../model/index.ts';
+import { choicesOf, valuesOf } from '../model/index.ts';
 import {
+  modelWithDays,
   randomGarden,
   somePerson,
   someProblem,
@@ -25,13 +26,7 @@ describe('who comes, where the days of the work are given', () => {
       const made = await whoComes(problem, choices.seats, rota, [], byYalps);
       expect(brokenRules(problem, made), `garden ${seed}`).toEqual([]);
       expect(made.placed).toEqual(rota.placed);
-      const days = new Map(rota.placed.map(({ taskId, sessionId }) => [taskId, sessionId]));
-      const locked = {
-        ...problem,
-        taskLocks: problem.tasks.map(({ id }) => ({ taskId: id, sessionId: days.get(id) ?? null })),
-      };
-      const whole = rotaModel(locked);
-      for (const { column } of whole.places) whole.mip.row(`stays ${column}`, [[column, 1]], 1, 1);
+      const whole = modelWithDays(problem, rota);
       const goals = whole.goals.filter(({ name }) => made.goals.some((goal) => goal.name === name));
       const theirs = await inOrderOf(whole.mip, goals, valuesOf(whole, rota), byYalps);
       expect(made.goals, `garden ${seed}`).toEqual(theirs.reached);
