@@ -4,6 +4,7 @@ import { Seating } from './first/index.ts';
 import {
   canDo,
   hasSkill,
+  headCount,
   hindranceOf,
   isInWindow,
   lengthOf,
@@ -94,17 +95,14 @@ function whyLeftOut(problem: RotaProblem, rota: Rota, seating: Seating, task: Ro
       (pupil ? { fix: 'teach' as const, personId: pupil.id, skill: task.skill! } : null);
     return { why: 'skill', skill: task.skill!, ...span, fix };
   }
-  const most = Math.max(
-    ...withAble.map(({ able }) => able.reduce((sum, { adults, children }) => sum + adults + children, 0)),
-  );
-  if (most < task.fewest)
-    return {
-      why: 'tooFew',
-      fewest: task.fewest,
-      most,
-      ...span,
-      fix: askSomebody(problem, inWindow, task, false),
-    };
+  const heads = new Map(withAble.map(({ session, able }) => [session, headCount(...able)]));
+  const most = Math.max(...heads.values());
+  if (most < task.fewest) {
+    const areEnough = (person: RotaPerson, session: RotaSession) =>
+      heads.get(session)! + headCount(person) >= task.fewest;
+    const fix = askSomebody(problem, inWindow, task, false, areEnough);
+    return { why: 'tooFew', fewest: task.fewest, most, ...span, fix };
+  }
   const before = task.after.find((id) => {
     if (!problem.tasks.some((other) => other.id === id)) return false;
     const at = rota.placed.find(({ taskId }) => taskId === id);
@@ -115,12 +113,16 @@ function whyLeftOut(problem: RotaProblem, rota: Rota, seating: Seating, task: Ro
   return { why: 'full', minutes: task.minutes, fix: roomFor(seating, inWindow, task) };
 }
 
-/** Somebody who could do a task and is not free on one of its days, most like to say yes: who owes the most. */
+/**
+ * Somebody who could do a task and is not free on one of its days, most like to say yes: who owes the most.
+ * @param helps whether it could be done with them there
+ */
 function askSomebody(
   problem: RotaProblem,
   sessions: readonly RotaSession[],
   task: RotaTask,
   skilled: boolean,
+  helps: (person: RotaPerson, session: RotaSession) => boolean = () => true,
 ): TaskFix | null {
   const askable = problem.people
     .filter(
@@ -132,8 +134,8 @@ function askSomebody(
     )
     .sort((a, b) => b.owed - a.owed);
   for (const person of askable) {
-    const session = sessions.find((one) =>
-      ['unsaid', 'away'].includes(hindranceOf(problem, person, one) ?? ''),
+    const session = sessions.find(
+      (one) => ['unsaid', 'away'].includes(hindranceOf(problem, person, one) ?? '') && helps(person, one),
     );
     if (session) return { fix: 'askToCome', personId: person.id, sessionId: session.id };
   }

@@ -2,6 +2,7 @@ import type { Day } from '../../../calendar/index.ts';
 import {
   costOf,
   crewSuffices,
+  headCount,
   LEAST_WORK_SHARE,
   lengthOf,
   overlap,
@@ -21,9 +22,6 @@ export interface Filling {
   people: RotaPerson[];
   tasks: RotaTask[];
 }
-
-const headsOf = (people: readonly RotaPerson[]): number =>
-  people.reduce((sum, { adults, children }) => sum + adults + children, 0);
 
 /** Who sits in which session while a rota is made by hand-like moves; it knows the rules a move has to keep. */
 export class Seating {
@@ -66,7 +64,7 @@ export class Seating {
 
   /** Whether somebody who can come may be seated, by room, rules and their own week. */
   maySit(person: RotaPerson, { session, people }: Filling): boolean {
-    if (people.includes(person) || headsOf(people) + headsOf([person]) > session.capacity) return false;
+    if (people.includes(person) || headCount(...people, person) > session.capacity) return false;
     if (person.children > 0 && !this.#lookedAfter([...people, person])) return false;
     if (person.guardianId !== null && !people.some(({ id }) => id === person.guardianId)) return false;
     const own = this.#sessions.get(person) ?? [];
@@ -102,7 +100,7 @@ export class Seating {
 
   /** Heads there is still room for. */
   roomIn({ session, people }: Filling): number {
-    return session.capacity - headsOf(people);
+    return session.capacity - headCount(...people);
   }
 
   #lookedAfter(people: readonly RotaPerson[]): boolean {

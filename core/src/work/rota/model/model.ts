@@ -4,6 +4,7 @@ import {
   canDo,
   costOf,
   crewSuffices,
+  headCount,
   hindranceOf,
   isFixed,
   isInWindow,
@@ -207,11 +208,12 @@ export function roomRows(
   session: RotaSession,
   here: RotaModel['seats'],
 ): void {
-  const heads = ({ person }: { person: RotaPerson }) => person.adults + person.children;
-  const fixedHeads = here.filter(({ fixed }) => fixed).reduce((sum, seat) => sum + heads(seat), 0);
+  const fixedHeads = here
+    .filter(({ fixed }) => fixed)
+    .reduce((sum, { person }) => sum + headCount(person), 0);
   mip.row(
     `room ${session.id}`,
-    here.map((seat): Term => [seat.column, heads(seat)]),
+    here.map(({ column, person }): Term => [column, headCount(person)]),
     0,
     Math.max(session.capacity, fixedHeads),
   );
@@ -274,7 +276,7 @@ function divisible(
 function crewRows(mip: Mip, here: RotaModel['seats'], work: RotaModel['places']): void {
   for (const { task, session, column } of work) {
     const able = here.filter(({ person }) => person.pace > 0 && canDo(person, task));
-    const terms = able.map(({ column: seat, person }): Term => [seat, person.adults + person.children]);
+    const terms = able.map(({ column: seat, person }): Term => [seat, headCount(person)]);
     mip.row(`crew ${task.id} ${session.id}`, [...terms, [column, -task.fewest]], 0, any);
   }
 }

@@ -22,6 +22,10 @@ export function costOf(task: RotaTask, session: RotaSession): number {
   return task.minutes + (2 * away * task.fewest) / WALK_M_PER_MIN;
 }
 
+/** Heads of all who stand behind some people: a class or a family counts for as many as it is. */
+export const headCount = (...people: readonly Pick<RotaPerson, 'adults' | 'children'>[]): number =>
+  people.reduce((sum, { adults, children }) => sum + adults + children, 0);
+
 /** Whether somebody may work at a task at all, whenever it is. */
 export const canDo = (person: RotaPerson, task: RotaTask): boolean =>
   !(task.adultsOnly && person.children > 0) && !task.strains.some((strain) => person.cannot.includes(strain));
@@ -31,9 +35,7 @@ export const hasSkill = (person: RotaPerson, task: RotaTask): boolean =>
 
 /** Whether as many who can are there as a task takes at the least. */
 export const crewSuffices = (task: RotaTask, people: readonly RotaPerson[]): boolean =>
-  people
-    .filter((person) => person.pace > 0 && canDo(person, task))
-    .reduce((sum, { adults, children }) => sum + adults + children, 0) >= task.fewest;
+  headCount(...people.filter((person) => person.pace > 0 && canDo(person, task))) >= task.fewest;
 
 /** Why somebody cannot come to a session; null where they can. */
 export type Hindrance = 'unsaid' | 'away' | 'saidNo' | 'noChildren' | 'guardianAway' | 'tooMany';
@@ -50,7 +52,7 @@ export function hindranceOf(
   if (lock) return lock.comes ? null : 'saidNo';
   if (session.leadId === person.id) return null;
   if (person.children > 0 && !session.children) return 'noChildren';
-  if (person.adults + person.children > session.capacity) return 'tooMany';
+  if (headCount(person) > session.capacity) return 'tooMany';
   if (!isFree(person.availability, session.on, session)) {
     return person.availability.weekly === null && person.availability.exceptions.length === 0
       ? 'unsaid'

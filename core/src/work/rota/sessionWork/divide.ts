@@ -1,6 +1,7 @@
 import {
   canDo,
   hasSkill,
+  headCount,
   type RotaPerson,
   type RotaSession,
   type RotaTask,
@@ -198,8 +199,7 @@ function lendHands(
   room: readonly number[],
   minutes: Map<number, number>,
 ): void {
-  const heads = () =>
-    [...minutes.keys()].reduce((sum, i) => sum + people[i]!.adults + people[i]!.children, 0);
+  const heads = () => headCount(...[...minutes.keys()].map((i) => people[i]!));
   const others = people
     .map((_, i) => i)
     .filter((i) => !minutes.has(i) && people[i]!.pace > 0 && canDo(people[i]!, task))

@@ -10,6 +10,7 @@ import {
 } from '../model/index.ts';
 import {
   costOf,
+  headCount,
   LEAST_WORK_SHARE,
   type RotaProblem,
   type RotaSession,
@@ -109,7 +110,7 @@ function coverRows(mip: Mip, session: RotaSession, here: Seats, tasks: readonly 
   const work = unions(parts).map(({ by, minutes }) => ({ by, least: asked(minutes, session) }));
   addCovers(mip, `whole ${session.id}`, here, work, worth);
   const crews = tasks.map((task) => ({ by: new Set(able(task)), least: task.fewest }));
-  addCovers(mip, `crew ${session.id}`, here, crews, (i) => people[i]!.adults + people[i]!.children);
+  addCovers(mip, `crew ${session.id}`, here, crews, (i) => headCount(people[i]!));
 }
 
 /** Adds rows for covers that do not follow from one another. */
