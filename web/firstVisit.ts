@@ -1,5 +1,5 @@
 import { build, type InlineConfig, type Plugin, type Rolldown } from 'vite';
-import { type FirstTitles, firstTitles } from './firstTitles.ts';
+import { type FirstWords, firstWords } from './firstWords.ts';
 import { ending, type ScreenFiles, screenEndings, screenFiles } from './screenFiles.ts';
 import * as atFirst from './src/atFirst.ts';
 
@@ -134,7 +134,7 @@ function begin(
   inside: string[],
   words: Record<string, string>,
   screens: ScreenFiles,
-  titles: FirstTitles,
+  { titles, line }: FirstWords,
   { languageAtFirst, themeAtFirst, membershipOf }: typeof atFirst,
 ): void {
   let kept: { language?: 'en' | 'es'; theme?: string; gardenId?: string | null } = {};
@@ -173,7 +173,10 @@ function begin(
   const nameScreen = () => {
     const garden = brought[`/api/gardens/${hereOf(brought['/api/me'] ?? {})?.gardenId}`];
     const title = location.search === '' && garden && titles[location.pathname]?.[language];
-    if (title) document.documentElement.dataset.title = title.replace('{{year}}', garden.seasonYear);
+    if (title) {
+      document.documentElement.dataset.title = title.replace('{{year}}', garden.seasonYear);
+      document.documentElement.dataset.line = line[language];
+    }
   };
   const isOutside = /^[/](sign-in|set-up|join|forgot|password)/.test(location.pathname);
   if (!isOutside) {
@@ -194,10 +197,11 @@ function begin(
 
 /** Runs in the page once what stands there before the first screen does: its title takes the place of the program's name. */
 function showTitle(): void {
-  const { title } = document.documentElement.dataset;
+  const { title, line = '' } = document.documentElement.dataset;
   const [unnamed, named] = document.querySelectorAll<HTMLElement>('[data-first]');
   if (!title || !unnamed || !named) return;
-  named.querySelector('p')!.textContent = title;
+  named.querySelector('[data-title]')!.textContent = title;
+  named.querySelector('[data-line]')!.textContent = line;
   unnamed.hidden = true;
   named.hidden = false;
 }
@@ -229,7 +233,7 @@ export const beginsEarly = (): Plugin => ({
       const wordsOf = (language: string) =>
         `/${chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(`/words/${language}.ts`))?.fileName}`;
       const words = { en: wordsOf('en'), es: wordsOf('es') };
-      const said = [inside, words, screenFiles(chunks, isEverywhere), firstTitles()].map((one) =>
+      const said = [inside, words, screenFiles(chunks, isEverywhere), firstWords()].map((one) =>
         JSON.stringify(one),
       );
       const asked = Object.entries(atFirst).map(([name, ask]) => `${name}: ${ask}`);
