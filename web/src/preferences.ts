@@ -1,3 +1,4 @@
+import type { DateStyle } from '@unity-acre/contract/wording';
 import { create } from 'zustand';
 import { persist } from 'zustand/middleware';
 import { languageAtFirst, themeAtFirst } from './atFirst.ts';
@@ -8,9 +9,11 @@ type Theme = (typeof themes)[number];
 interface Preferences {
   language: 'en' | 'es';
   theme: Theme;
+  /** how dates and times are written; null for as the garden does */
+  dateStyle: DateStyle | null;
   /** the garden looked at, where somebody belongs to several */
   gardenId: string | null;
-  choose(change: Partial<Pick<Preferences, 'language' | 'theme' | 'gardenId'>>): void;
+  choose(change: Partial<Pick<Preferences, 'language' | 'theme' | 'dateStyle' | 'gardenId'>>): void;
 }
 
 const themeInPage = (): Theme | undefined =>
@@ -23,6 +26,7 @@ export const usePreferences = create<Preferences>()(
       language: languageAtFirst(),
       // The page was given its colours before any of this was there; to ask the browser again takes it as long as all else here.
       theme: themeInPage() ?? themeAtFirst(),
+      dateStyle: null,
       gardenId: null,
       choose: (change) => set(change),
     }),

@@ -18,17 +18,50 @@ export interface Shown<Unit extends string> {
 /** Beyond this a foot more or less says nothing, m. */
 const FAR_M = 60;
 
-/** How a length on the ground is shown: feet or metres. @param metres length, m */
-export function showLength(metres: number, system: UnitSystem): Shown<LengthUnit> {
-  return system === 'imperial'
-    ? { value: fromMetres(metres, 'ft'), unit: 'ft', decimals: metres > FAR_M ? 0 : 1 }
-    : { value: metres, unit: 'm', decimals: metres > FAR_M ? 0 : 2 };
+const INCHES_PER_FOOT = 12;
+
+/**
+ * How a length on the ground is shown: feet and inches to the inch, or metres.
+ * @param metres length, m
+ * @returns the parts of one length, the larger unit first; the sign is with the first
+ * @example 3.81 m is 12 ft 6 in; 0.2 m is 8 in
+ */
+export function showLength(metres: number, system: UnitSystem): Shown<LengthUnit>[] {
+  if (system === 'metric') return [{ value: metres, unit: 'm', decimals: metres > FAR_M ? 0 : 2 }];
+  if (metres > FAR_M) return [{ value: fromMetres(metres, 'ft'), unit: 'ft', decimals: 0 }];
+  return feetAndInches(Math.round(fromMetres(metres, 'in')));
 }
 
-/** A length on the ground as one text, for where no language is known. @param metres length, m @example '4 ft', '1.22 m' */
+/** @param inches as many as there are in all, whole or not */
+function feetAndInches(inches: number): Shown<LengthUnit>[] {
+  const sign = inches < 0 ? -1 : 1;
+  const feet = Math.floor(Math.abs(inches) / INCHES_PER_FOOT);
+  const rest = Math.abs(inches) - feet * INCHES_PER_FOOT;
+  const parts: Shown<LengthUnit>[] = [];
+  if (feet > 0 || rest === 0) parts.push({ value: sign * feet, unit: 'ft', decimals: 0 });
+  if (rest > 0) parts.push({ value: parts.length > 0 ? rest : sign * rest, unit: 'in', decimals: 3 });
+  return parts;
+}
+
+/**
+ * A length as a form shows it, so that it reads back as the same one: feet and inches where it comes to an eighth of an inch,
+ * decimals of a foot otherwise; or metres.
+ * @param metres length, m
+ */
+export function lengthToEdit(metres: number, system: UnitSystem): Shown<LengthUnit>[] {
+  if (system === 'metric') return [{ value: metres, unit: 'm', decimals: 4 }];
+  const inches = fromMetres(metres, 'in');
+  const eighths = Math.round(inches * 8) / 8;
+  return Math.abs(inches - eighths) < 1e-6
+    ? feetAndInches(eighths)
+    : [{ value: fromMetres(metres, 'ft'), unit: 'ft', decimals: 4 }];
+}
+
+/** A length on the ground as one text, for where no language is known. @param metres length, m @example '4 ft 6 in', '1.22 m' */
 export function lengthText(metres: number, system: UnitSystem): string {
-  const { value, unit, decimals } = showLength(metres, system);
-  return `${Number(value.toFixed(decimals))} ${unit}`;
+  return showLength(metres, system)
+    .map(({ value, unit, decimals }) => `${Number(value.toFixed(decimals))} ${unit}`)
+    .join(' ');
 }
 
 /** How a spacing or a depth is shown: inches or centimetres. @param metres length, m */

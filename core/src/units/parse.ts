@@ -63,7 +63,7 @@ const lengthWords: Record<string, LengthUnit> = {
 };
 
 /**
- * A length as people write it: `12 ft 6 in`, `12' 6"`, `3.5 m`, `90 cm`; a bare number is in `bare`.
+ * A length as people write it: `12 ft 6 in`, `12' 6"`, `3.5 m`, `90 cm`; a bare number is in `bare`. A minus before it holds for all of it.
  * @param bare unit of a number that stands alone
  * @returns metres, or null where the text is not a length
  */
@@ -71,10 +71,11 @@ export function parseLength(text: string, bare: LengthUnit): number | null {
   const alone = parseNumber(text);
   if (alone !== null) return toMetres(alone, bare);
   let metres = 0;
-  let rest = text.trim().toLowerCase();
+  const [, minus, unsigned = ''] = /^([-−]?)\s*(.*)$/s.exec(text.trim().toLowerCase())!;
+  let rest = unsigned;
   if (rest === '') return null;
   while (rest !== '') {
-    const match = /^(-?[\d.,/½¼¾⅓⅔⅛ ]+?)\s*([a-z]+|['"′″])\s*/.exec(rest);
+    const match = /^([\d.,/½¼¾⅓⅔⅛ ]+?)\s*([a-z]+|['"′″])\s*/.exec(rest);
     if (!match) return null;
     const value = parseNumber(match[1]!);
     const word = match[2]!;
@@ -83,5 +84,5 @@ export function parseLength(text: string, bare: LengthUnit): number | null {
     metres += toMetres(value, unit);
     rest = rest.slice(match[0].length);
   }
-  return metres;
+  return minus ? -metres : metres;
 }

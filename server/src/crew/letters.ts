@@ -1,5 +1,6 @@
 import en from '@unity-acre/contract/crew/messages.en.json' with { type: 'json' };
 import es from '@unity-acre/contract/crew/messages.es.json' with { type: 'json' };
+import { dateStyleOf, datesIn } from '@unity-acre/contract/wording';
 import type { Day } from '@unity-acre/core/calendar';
 import type { MessageBlank, MessageKind, messageRows } from '@unity-acre/core/crew';
 import { v7 as newId } from 'uuid';
@@ -72,21 +73,13 @@ export class Letters {
     const reader = person?.kind === 'minor' ? this.persons.get(person.guardianId ?? '') : person;
     if (!person || !reader || person.retiredOn !== null || reader.retiredOn !== null) return false;
     const { language } = reader;
-    const day = (on: Day) =>
-      new Intl.DateTimeFormat(language === 'en' ? 'en-GB' : language, {
-        weekday: 'long',
-        day: 'numeric',
-        month: 'long',
-        timeZone: 'UTC',
-      })
-        .format(new Date(`${on}T00:00:00Z`))
-        .replace(',', '');
+    const { longInYear: day, time } = datesIn(language, dateStyleOf(this.garden.units));
     const each = (list: List = '') =>
       typeof list === 'string'
         ? list
         : typeof list === 'function'
           ? list(language)
-          : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${from}`).join('; ');
+          : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${time(from)}`).join('; ');
     const names = await Names.for(this.writing.manager, reader);
     const lead = names.of(session?.leadId ?? null);
     const blanks = {
@@ -95,8 +88,8 @@ export class Letters {
       who: reader === person ? '' : person.name,
       title: session?.title ?? '',
       day: session ? day(session.on) : '',
-      from: session?.from ?? '',
-      to: session?.to ?? '',
+      from: time(session?.from ?? ''),
+      to: time(session?.to ?? ''),
       meetAt: session?.meetAt ?? '',
       lead: lead === reader.name ? '' : lead,
       note: ended(session?.note ?? ''),

@@ -1,5 +1,5 @@
 import { type Almanac, almanacOf, type Protection, spotIn } from '@unity-acre/core/place';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 
 /**
  * The almanac of the garden in its usual year, or of a bed in it.

@@ -1,6 +1,6 @@
 import type { UnitSystem } from '@unity-acre/core/units';
 import type { Reading } from '../kit/forms/index.ts';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 
 const PER_CELSIUS: Record<UnitSystem, number> = { imperial: 1.8, metric: 1 };
 

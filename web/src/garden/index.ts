@@ -1,7 +1,7 @@
 export { useAlmanac } from './almanac.ts';
 export { sidesOf, sizeWords, tenureIn } from './bedShape.ts';
 export { degreesIn, degreesShown, useReadDegrees } from './degrees.ts';
-export { HereProvider, presentPeople, useCoordinates, useHere, useLeads } from './here.ts';
+export { HereProvider, presentPeople, useCoordinates, useHere, useLeads } from './here.tsx';
 export { listOf, seasonListOf, useList, useSeasonList } from './lists.ts';
 export { useLive } from './live.ts';
 export { lookAround, useBecome, useGarden, useKnowMe, useMe } from './me.ts';

@@ -1,7 +1,7 @@
 import type { UseQueryResult } from '@tanstack/react-query';
 import type { AnswerOf, ParamsOf } from '@unity-acre/contract';
 import { ask } from '../kit/ask.ts';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 import { listKey } from './queries.ts';
 import { type Read, useRead } from './read.ts';
 

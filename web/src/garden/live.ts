@@ -1,7 +1,7 @@
 import { useQueryClient } from '@tanstack/react-query';
 import { useEffect, useState } from 'react';
 import { clientName } from '../kit/ask.ts';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 import { askAgain } from './queries.ts';
 
 /** A burst of changes is read once, milliseconds. */

@@ -1,72 +1,7 @@
-import {
-  type Shown,
-  showArea,
-  showDepth,
-  showLength,
-  showRain,
-  showSeedWeight,
-  showSpacing,
-  showTemperature,
-  showVolume,
-  showWeight,
-  type UnitSystem,
-} from '@unity-acre/core/units';
-import { numberIn } from '../kit/numbersIn.ts';
-import { usePreferences } from '../preferences.ts';
-import { useHere } from './here.ts';
+import { type Measure, measureIn } from '@unity-acre/contract/wording';
+import { useHere } from './here.tsx';
 
-/** Numbers with their units, in the reader's language and the garden's units. */
-export interface Measure {
-  system: UnitSystem;
-  number(value: number, decimals?: number): string;
-  /** in the garden's own money, whose sign it knows best itself */
-  money(amount: number): string;
-  length(metres: number): string;
-  spacing(metres: number): string;
-  /** how deep seed goes */
-  depth(metres: number): string;
-  area(squareMetres: number): string;
-  volume(cubicMetres: number, of: 'solid' | 'water'): string;
-  weight(grams: number): string;
-  /** seed in a packet */
-  seedWeight(grams: number): string;
-  temperature(celsius: number): string;
-  /** rain or water on the ground */
-  rain(millimetres: number): string;
-  /** a length as a form shows it, so that it reads back as the same length */
-  lengthInput(metres: number): string;
-}
+const made = { imperial: measureIn('imperial'), metric: measureIn('metric') };
 
-function measureIn(language: string, system: UnitSystem): Measure {
-  const number = (value: number, decimals = 1) => numberIn(language, value, { decimals });
-  const shown = ({ value, unit, decimals }: Shown<string>) => `${number(value, decimals)} ${unit}`;
-  return {
-    system,
-    number,
-    money: (amount) => numberIn(language, amount, { decimals: 2, isPadded: true }),
-    length: (metres) => shown(showLength(metres, system)),
-    spacing: (metres) => shown(showSpacing(metres, system)),
-    depth: (metres) => showDepth(metres, system),
-    area: (squareMetres) => shown(showArea(squareMetres, system)),
-    volume: (cubicMetres, of) => shown(showVolume(cubicMetres, of, system)),
-    weight: (grams) => shown(showWeight(grams, system)),
-    seedWeight: (grams) => shown(showSeedWeight(grams, system)),
-    temperature: (celsius) => shown(showTemperature(celsius, system)),
-    rain: (millimetres) => shown(showRain(millimetres, system)),
-    lengthInput: (metres) => {
-      const { value, unit } = showLength(metres, system);
-      return `${numberIn(language, value, { decimals: 4, grouped: false })} ${unit}`;
-    },
-  };
-}
-
-const made = new Map<string, Measure>();
-
-export function useMeasure(): Measure {
-  const language = usePreferences((preferences) => preferences.language);
-  const { units } = useHere().garden;
-  const key = `${language} ${units}`;
-  const measure = made.get(key) ?? measureIn(language, units);
-  made.set(key, measure);
-  return measure;
-}
+/** Numbers with their units, as the garden counts. */
+export const useMeasure = (): Measure => made[useHere().garden.units];

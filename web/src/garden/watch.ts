@@ -1,7 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { AnswerOf, ParamsOf } from '@unity-acre/contract';
 import { ask } from '../kit/ask.ts';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 
 /** How often it is asked how the work stands, milliseconds. */
 const ASK_MS = 500;

@@ -12,7 +12,7 @@ import { ask, type Told, type Upload } from '../kit/ask.ts';
 import { refusalWords } from '../kit/forms/index.ts';
 import { Refused } from '../kit/refused.ts';
 import { useNotices } from '../kit/screens/index.ts';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 import { askAgain, patchRow, replaceRow } from './queries.ts';
 
 export type Write<Name extends RouteName> = {

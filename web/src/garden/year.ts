@@ -3,7 +3,7 @@ import type { Garden } from '@unity-acre/contract/place';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { useMemo } from 'react';
-import { useHere } from './here.ts';
+import { useHere } from './here.tsx';
 import { seasonListOf } from './lists.ts';
 import { type Read, useRead } from './read.ts';
 

@@ -1,14 +1,23 @@
+import { type DateStyle, type Dates, datesIn } from '@unity-acre/contract/wording';
+import { createContext, useContext } from 'react';
 import { usePreferences } from '../preferences.ts';
-import { type Dates, datesIn } from './datesIn.ts';
 
-export type { Dates } from './datesIn.ts';
+export type { Dates };
 
-/** Made once for each language. */
+/** How the garden at hand writes dates and times; where there is none, as Americans do. */
+const GardenStyle = createContext<DateStyle>('american');
+export const DateStyleProvider = GardenStyle.Provider;
+
+/** Made once for each language and style. */
 const made = new Map<string, Dates>();
 
+/** Dates and times in the reader's language, written as the garden does or as the reader has chosen. */
 export function useDates(): Dates {
-  const language = usePreferences((preferences) => preferences.language);
-  const dates = made.get(language) ?? datesIn(language);
-  made.set(language, dates);
+  const { language, dateStyle } = usePreferences();
+  const ofGarden = useContext(GardenStyle);
+  const style = dateStyle ?? ofGarden;
+  const key = `${language} ${style}`;
+  const dates = made.get(key) ?? datesIn(language, style);
+  made.set(key, dates);
   return dates;
 }

@@ -1,6 +1,6 @@
 import { useTranslation } from 'react-i18next';
 import { Paths } from '../../kit/screens/index.ts';
-import { useCoordinates } from '../here.ts';
+import { useCoordinates } from '../here.tsx';
 
 /** Ways to look at the season: by bed along the year, by what is open now, by crop. */
 export function SeasonPaths() {
@@ -15,7 +15,6 @@ export function SeasonPaths() {
         ...(coordinates ? [{ to: '/season/next', words: t('paths.next') }] : []),
         { to: '/season/still', words: t('paths.still') },
         { to: '/season/crops', words: t('paths.crops') },
-        { to: '/season/labels', words: t('paths.labels') },
       ]}
     />
   );

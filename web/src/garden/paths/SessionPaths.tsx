@@ -1,8 +1,8 @@
 import { useTranslation } from 'react-i18next';
 import { Paths } from '../../kit/screens/index.ts';
-import { useCoordinates } from '../here.ts';
+import { useCoordinates } from '../here.tsx';
 
-/** What there is to do about sessions; the rota, the tools and the messages are for coordinators. */
+/** What there is to do about sessions; the schedule and the chores are for coordinators. */
 export function SessionPaths() {
   const { t } = useTranslation('rota');
   const coordinates = useCoordinates();
@@ -11,11 +11,7 @@ export function SessionPaths() {
     { to: '/sessions/day', words: t('paths.day'), forAll: true },
     { to: '/sessions/rota', words: t('paths.rota'), forAll: false },
     { to: '/sessions/care', words: t('paths.care'), forAll: false },
-    { to: '/sessions/frost', words: t('paths.frost'), forAll: false },
-    { to: '/sessions/messages', words: t('paths.messages'), forAll: false },
-    { to: '/sessions/hours', words: t('paths.hours'), forAll: true },
-    { to: '/sessions/tools', words: t('paths.tools'), forAll: false },
-    { to: '/sessions/mine', words: t('paths.mine'), forAll: true },
+    { to: '/sessions/hours', words: t('paths.hours'), forAll: false },
   ];
   return <Paths label={t('paths.label')} ways={ways.filter(({ forAll }) => forAll || coordinates)} />;
 }

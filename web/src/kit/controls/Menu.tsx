@@ -10,13 +10,26 @@ export interface MenuItem {
   disabled?: boolean;
 }
 
+interface MenuProps {
+  items: readonly MenuItem[];
+  /** open from the first: whoever pressed waited for it to be fetched */
+  defaultOpen?: boolean;
+  align?: 'start' | 'end';
+  children: ReactElement;
+}
+
 /** What else can be done, behind a button. */
-export function Menu({ items, children }: { items: readonly MenuItem[]; children: ReactElement }) {
+export function Menu({ items, defaultOpen = false, align = 'end', children }: MenuProps) {
   return (
-    <Radix.Root>
+    <Radix.Root defaultOpen={defaultOpen}>
       <Radix.Trigger asChild>{children}</Radix.Trigger>
       <Radix.Portal>
-        <Radix.Content align="end" sideOffset={4} className={`${overlay} min-w-44 py-1`}>
+        <Radix.Content
+          align={align}
+          collisionPadding={8}
+          sideOffset={4}
+          className={`${overlay} min-w-44 py-1`}
+        >
           {items.map(({ label, onSelect, isDangerous, disabled }) => (
             <Radix.Item
               key={label}

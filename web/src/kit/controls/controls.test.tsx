@@ -193,7 +193,7 @@ it('DateField reads what is typed, shows it with its weekday, and gives on what 
   await userEvent.type(field, '2026-05-23');
   expect(tell).toHaveBeenLastCalledWith('2026-05-23');
   await userEvent.tab();
-  expect(field.value).toBe('Sat 23 May 2026');
+  expect(field.value).toBe('Sat, May 23, 2026');
   await userEvent.clear(field);
   expect(tell).toHaveBeenLastCalledWith('');
   await userEvent.type(field, 'someday');
@@ -218,9 +218,9 @@ it('DateField chooses a day from a month, and offers none before the first that 
     <Field label="Day">{(props) => <DateField {...props} min="2026-05-20" {...of} />}</Field>
   ));
   await userEvent.click(screen.getByLabelText(w.day.choose));
-  const day = await screen.findByRole('button', { name: 'Tuesday 19 May 2026' });
+  const day = await screen.findByRole('button', { name: 'Tuesday, May 19, 2026' });
   expect((day as HTMLButtonElement).disabled).toBe(true);
-  await userEvent.click(screen.getByRole('button', { name: 'Thursday 28 May 2026' }));
+  await userEvent.click(screen.getByRole('button', { name: 'Thursday, May 28, 2026' }));
   expect(tell).toHaveBeenLastCalledWith('2026-05-28');
 });
 

@@ -8,6 +8,7 @@ export { Slider } from './choosing/Slider.tsx';
 export { Switch } from './choosing/Switch.tsx';
 export { ToggleGroup } from './choosing/ToggleGroup.tsx';
 export { Disclosure } from './Disclosure.tsx';
+export { LateMenu } from './LateMenu.tsx';
 export { Menu } from './Menu.tsx';
 export { Progress } from './Progress.tsx';
 export type { ControlProps } from './props.ts';

@@ -5,3 +5,4 @@ export { Paths } from './Paths.tsx';
 export { Screen, Title, usePlaceName } from './Screen.tsx';
 export { Sheet } from './Sheet.tsx';
 export { Bare, Loaded, Waiting } from './states.tsx';
+export { useInAddress } from './useInAddress.ts';

@@ -2,7 +2,6 @@ import type { Day } from '@unity-acre/core/calendar';
 import { CalendarDays } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { usePreferences } from '../../../preferences.ts';
 import { useDates } from '../../dates.ts';
 import { fetchedPart } from '../../fetchedPart.tsx';
 import { useShownAs } from '../../formContext.ts';
@@ -58,7 +57,6 @@ function TypedDate({
 }: DateFieldProps) {
   const { t } = useTranslation('kit');
   const dates = useDates();
-  const language = usePreferences((preferences) => preferences.language);
   const [typed, setTyped] = useState<string | null>(null);
   const trigger = useRef<HTMLButtonElement>(null);
   const [isOpen, setOpen] = useState(false);
@@ -67,7 +65,7 @@ function TypedDate({
   const shown = isDayThere ? dates.field(value) : value;
   const read = (text: string) =>
     onChange(
-      text.trim() === '' ? '' : (typedDay(text, language, min ?? (isDayThere ? value : today())) ?? text),
+      text.trim() === '' ? '' : (typedDay(text, dates, min ?? (isDayThere ? value : today())) ?? text),
     );
   const leave = () => {
     if (gives === 'done' && typed !== null) read(typed);

@@ -1,5 +1,6 @@
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { useDates } from '../../dates.ts';
 import { useShownAs } from '../../formContext.ts';
 import type { ControlProps } from '../props.ts';
 import { movedTime, typedTime } from './typedTime.ts';
@@ -19,7 +20,8 @@ interface TimeFieldProps extends ControlProps {
  * be read stays and is given on as it is, so that the form says so. Where one points with a finger it is the phone's own.
  */
 export function TimeField(props: TimeFieldProps) {
-  useShownAs(props.name, (value) => String(value));
+  const dates = useDates();
+  useShownAs(props.name, (value) => dates.time(String(value)));
   return useCoarsePointer() ? <NativeTime {...props} /> : <TypedTime {...props} />;
 }
 
@@ -37,6 +39,7 @@ function NativeTime({ value, onChange, className = '', ...props }: TimeFieldProp
 
 function TypedTime({ value, onChange, className = '', ...props }: TimeFieldProps) {
   const { t } = useTranslation('kit');
+  const dates = useDates();
   const [typed, setTyped] = useState<string | null>(null);
   const move = (by: number) => {
     setTyped(null);
@@ -49,7 +52,7 @@ function TypedTime({ value, onChange, className = '', ...props }: TimeFieldProps
       autoComplete="off"
       placeholder={t('time.example')}
       className={`input ${className}`}
-      value={typed ?? value}
+      value={typed ?? dates.time(value)}
       onChange={({ target: { value: text } }) => {
         setTyped(text);
         onChange(text.trim() === '' ? '' : (typedTime(text) ?? text));

@@ -1,7 +1,11 @@
+import { datesIn } from '@unity-acre/contract/wording';
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import { typedDay, typedMonthDay } from './typedDay.ts';
 import { movedTime, typedTime } from './typedTime.ts';
+
+const english = datesIn('en', 'american');
+const spanish = datesIn('es', 'american');
 
 describe('a day that is typed', () => {
   const near = '2026-05-20';
@@ -19,16 +23,21 @@ describe('a day that is typed', () => {
     ['Dec 30', '2025-12-30'],
     ['Jan 4', '2026-01-04'],
     ['nov 21', '2025-11-21'],
-  ])('in English, "%s" is %s', (text, day) => expect(typedDay(text, 'en', near)).toBe(day));
+  ])('in English, "%s" is %s', (text, day) => expect(typedDay(text, english, near)).toBe(day));
   it.each([
     ['23/5', '2026-05-23'],
     ['4/3', '2026-03-04'],
     ['23 mayo', '2026-05-23'],
     ['23 de mayo de 2027', '2027-05-23'],
     ['sáb 23 may 2026', '2026-05-23'],
-  ])('in Spanish, "%s" is %s', (text, day) => expect(typedDay(text, 'es', near)).toBe(day));
+  ])('in Spanish, "%s" is %s', (text, day) => expect(typedDay(text, spanish, near)).toBe(day));
+  it('has its day before its month in English too, where the garden counts in meters', () =>
+    expect(typedDay('4/3', datesIn('en', 'international'), near)).toBe('2026-03-04'));
+  it.each(['Sat, May 23, 2026', 'Saturday, May 23, 2026'])('is read as it is shown: %s', (text) =>
+    expect(typedDay(text, english, near)).toBe('2026-05-23'),
+  );
   it.each(['', 'soon', 'May', '31 April', '13/13', '2026-02-30', '5'])('cannot be read from "%s"', (text) =>
-    expect(typedDay(text, 'en', near)).toBeNull(),
+    expect(typedDay(text, english, near)).toBeNull(),
   );
 });
 
@@ -40,16 +49,16 @@ describe('a date of every year that is typed', () => {
     ['april 25', '04-25'],
     ['5/10', '05-10'],
     ['25/4', '04-25'],
-  ])('in English, "%s" is %s', (text, day) => expect(typedMonthDay(text, 'en')).toBe(day));
+  ])('in English, "%s" is %s', (text, day) => expect(typedMonthDay(text, english)).toBe(day));
   it.each([
     // As it is kept: the month first in every language.
     ['05-10', '05-10'],
     ['10/5', '05-10'],
     ['10 de mayo', '05-10'],
     ['25 abr', '04-25'],
-  ])('in Spanish, "%s" is %s', (text, day) => expect(typedMonthDay(text, 'es')).toBe(day));
+  ])('in Spanish, "%s" is %s', (text, day) => expect(typedMonthDay(text, spanish)).toBe(day));
   it.each(['', 'February 29', '02-30', '13-40', 'May', '2026-05-10'])('"%s" is none', (text) =>
-    expect(typedMonthDay(text, 'en')).toBeNull(),
+    expect(typedMonthDay(text, english)).toBeNull(),
   );
 });
 

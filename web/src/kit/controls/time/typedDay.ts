@@ -1,5 +1,5 @@
+import type { Dates } from '@unity-acre/contract/wording';
 import { type Day, isDay, isMonthDay, type MonthDay } from '@unity-acre/core/calendar';
-import { monthsIn } from '../../datesIn.ts';
 
 const two = (number: number): string => String(number).padStart(2, '0');
 const dayOf = (year: number, month: number, day: number): Day | null => {
@@ -7,16 +7,18 @@ const dayOf = (year: number, month: number, day: number): Day | null => {
   return isDay(text) ? text : null;
 };
 
+/** How dates are written where one is typed. */
+type Written = Pick<Dates, 'months' | 'isMonthFirst'>;
+
 /**
  * Reads a day as people type it: 2026-05-23, May 23, 23 May 2026, 5/23 or, where the day stands first, 23/5. Without a
  * year it is the one nearest to a day.
  * @param near the day in whose neighbourhood it is meant
  * @returns null where it cannot be read
  */
-export function typedDay(text: string, language: string, near: Day): Day | null {
+export function typedDay(text: string, { months, isMonthFirst }: Written, near: Day): Day | null {
   const typed = text.trim().toLowerCase();
   if (isDay(typed)) return typed;
-  const months = monthsIn(language);
   const words = typed.split(/[^\p{L}\d]+/u).filter(Boolean);
   const word = words.find((one) => /\p{L}{3}/u.test(one) && monthOf(one, months) > 0);
   const numbers = words.filter((one) => /^\d+$/.test(one)).map(Number);
@@ -25,8 +27,8 @@ export function typedDay(text: string, language: string, near: Day): Day | null 
   const [first, second, third] = short;
   if (first === undefined) return null;
   const year = long ?? (word ? second : third);
-  let month = word ? monthOf(word, months) : language.startsWith('en') ? first : second;
-  let day = word ? first : language.startsWith('en') ? second : first;
+  let month = word ? monthOf(word, months) : isMonthFirst ? first : second;
+  let day = word ? first : isMonthFirst ? second : first;
   if (month === undefined || day === undefined) return null;
   // 23/5 can only be meant one way.
   if (!word && month > 12) [month, day] = [day, month];
@@ -38,11 +40,11 @@ export function typedDay(text: string, language: string, near: Day): Day | null 
 const ANY_YEAR = '2023-07-01';
 
 /** Reads a date of every year as people type it: May 10, 10 de mayo, 5/10 or 05-10. @returns null where it cannot be read */
-export function typedMonthDay(text: string, language: string): MonthDay | null {
+export function typedMonthDay(text: string, written: Written): MonthDay | null {
   const typed = text.trim();
   if (isMonthDay(typed)) return typed;
   if (/\d{4}/.test(typed)) return null;
-  const monthDay = typedDay(typed, language, ANY_YEAR)?.slice(5) ?? '';
+  const monthDay = typedDay(typed, written, ANY_YEAR)?.slice(5) ?? '';
   return isMonthDay(monthDay) ? monthDay : null;
 }
 

@@ -1,7 +1,9 @@
 import type { Role } from '@unity-acre/contract';
 import type { Person } from '@unity-acre/contract/crew';
 import type { Garden } from '@unity-acre/contract/place';
-import { createContext, useContext } from 'react';
+import { dateStyleOf } from '@unity-acre/contract/wording';
+import { createContext, type ReactNode, useContext } from 'react';
+import { DateStyleProvider } from '../kit/dates.ts';
 
 /** Where one stands: the garden looked at, and who one is in it. */
 export interface Here {
@@ -12,7 +14,14 @@ export interface Here {
 }
 
 const HereContext = createContext<Here | null>(null);
-export const HereProvider = HereContext.Provider;
+
+export function HereProvider({ value, children }: { value: Here; children: ReactNode }) {
+  return (
+    <HereContext.Provider value={value}>
+      <DateStyleProvider value={dateStyleOf(value.garden.units)}>{children}</DateStyleProvider>
+    </HereContext.Provider>
+  );
+}
 
 /** @throws outside a garden */
 export function useHere(): Here {

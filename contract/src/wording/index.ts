@@ -1,0 +1,3 @@
+export * from './datesIn.ts';
+export * from './measureIn.ts';
+export * from './numbersIn.ts';
