@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 
 /** What a first visit may fetch, in KB; set-up, with all the controls of its form, is visited once in an installation's life. */
-const BUDGETS = { 'This week': 190, 'Sign in': 192, 'Set-up': 214 };
+const BUDGETS = { 'This week': 179, 'Sign in': 192, 'Set-up': 216 };
 const dist = join(import.meta.dirname, '../web/dist');
 const manifest = JSON.parse(readFileSync(join(dist, '.vite/manifest.json'), 'utf8'));
 
@@ -27,7 +27,7 @@ const sizeOf = (keys) =>
 
 let failed = false;
 const firstScreens = {
-  'This week': ['shell/inside.ts', 'work/week/ThisWeek.tsx'],
+  'This week': ['shell/inside.ts', 'work/week/ThisWeek.tsx', 'work/week/words.en.json'],
   'Sign in': ['crew/access/SignIn.tsx'],
   'Set-up': ['place/setup/SetUp.tsx'],
 };

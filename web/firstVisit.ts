@@ -1,4 +1,5 @@
 import { build, type InlineConfig, type Plugin, type Rolldown } from 'vite';
+import { CROPS_FILE } from './cropsAsData.ts';
 import { type FirstWords, firstWords } from './firstWords.ts';
 import { ending, type ScreenFiles, screenEndings, screenFiles } from './screenFiles.ts';
 import * as atFirst from './src/atFirst.ts';
@@ -132,6 +133,7 @@ const union = <T>(sets: readonly ReadonlySet<T>[]): Set<T> => new Set(sets.flatM
 /** Runs in the page before anything else. It stands alone: what it uses comes in by its arguments. */
 function begin(
   inside: string[],
+  crops: string,
   words: Record<string, string>,
   screens: ScreenFiles,
   { titles, line }: FirstWords,
@@ -192,6 +194,9 @@ function begin(
   preload(words[language]!);
   if (isOutside) return;
   const screen = screens[location.pathname];
+  const data = document.createElement('link');
+  Object.assign(data, { rel: 'preload', as: 'fetch', crossOrigin: 'anonymous', href: crops });
+  document.head.append(data);
   for (const file of [...inside, ...(screen?.files ?? []), ...(screen?.words[language] ?? [])]) preload(file);
 }
 
@@ -233,7 +238,8 @@ export const beginsEarly = (): Plugin => ({
       const wordsOf = (language: string) =>
         `/${chunks.find(({ facadeModuleId }) => facadeModuleId?.endsWith(`/words/${language}.ts`))?.fileName}`;
       const words = { en: wordsOf('en'), es: wordsOf('es') };
-      const said = [inside, words, screenFiles(chunks, isEverywhere), firstWords()].map((one) =>
+      const crops = `/${Object.keys(bundle).find((file) => CROPS_FILE.test(file))}`;
+      const said = [inside, crops, words, screenFiles(chunks, isEverywhere), firstWords()].map((one) =>
         JSON.stringify(one),
       );
       const asked = Object.entries(atFirst).map(([name, ask]) => `${name}: ${ask}`);

@@ -4,6 +4,7 @@ import tailwind from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig, type InlineConfig, type Plugin } from 'vite';
 import { compression } from 'vite-plugin-compression2';
+import { cropsAsData } from './cropsAsData.ts';
 import { paintsEarly } from './firstPaint.ts';
 import { beginsEarly, groupsOf } from './firstVisit.ts';
 
@@ -27,7 +28,7 @@ const asData = (): Plugin => ({
 /** @param groups the chunk that each module goes into, where one is chosen for it */
 const configOf = (groups: ReadonlyMap<string, string>): InlineConfig => ({
   root: import.meta.dirname,
-  plugins: [asData(), react(), tailwind(), paintsEarly(), beginsEarly()],
+  plugins: [asData(), cropsAsData(), react(), tailwind(), paintsEarly(), beginsEarly()],
   // The server puts the nonce of each response in this place.
   html: { cspNonce: '__NONCE__' },
   build: {

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
 import {
-  Catalogue,
   type CropRow,
+  catalogueWith,
   cellsOfCrop,
   checkCatalogue,
   cropColumns,
@@ -288,7 +288,7 @@ describe('a garden’s own crops', () => {
   };
 
   it('change only the fields they name, and add varieties', () => {
-    const own = new Catalogue([{ cropId: 'radish', patch: { inRowIn: 2, varieties: [violet] } }]);
+    const own = catalogueWith([{ cropId: 'radish', patch: { inRowIn: 2, varieties: [violet] } }]);
     expect(own.crop('radish')!.inRow).toBeCloseTo(2 * 0.0254, 9);
     expect(own.crop('radish')!.varieties.map(({ id }) => id)).toEqual(['round', 'long', 'violet']);
     expect(own.crop('radish')!.depth).toEqual(cropOf('radish').depth);
@@ -297,7 +297,7 @@ describe('a garden’s own crops', () => {
 
   it('can be new ones', () => {
     const { id: _, ...row } = shippedRow('kale')!;
-    const own = new Catalogue([
+    const own = catalogueWith([
       { cropId: 'sea-kale', patch: { ...row, name: { en: 'Sea kale', es: 'Col marina' } } },
     ]);
     expect(own.crops.length).toBe(crops.length + 1);

@@ -1,51 +1,5 @@
-import alliums from './catalogue/alliums.json' with { type: 'json' };
-import asparagusFamily from './catalogue/asparagusFamily.json' with { type: 'json' };
-import beetFamily from './catalogue/beetFamily.json' with { type: 'json' };
-import bindweeds from './catalogue/bindweeds.json' with { type: 'json' };
-import borageFamily from './catalogue/borageFamily.json' with { type: 'json' };
-import brassicas from './catalogue/brassicas.json' with { type: 'json' };
-import carrotFamily from './catalogue/carrotFamily.json' with { type: 'json' };
-import coverCrops from './catalogue/coverCrops.json' with { type: 'json' };
-import cucurbits from './catalogue/cucurbits.json' with { type: 'json' };
-import daisyFamily from './catalogue/daisyFamily.json' with { type: 'json' };
-import grasses from './catalogue/grasses.json' with { type: 'json' };
-import knotweeds from './catalogue/knotweeds.json' with { type: 'json' };
-import legumes from './catalogue/legumes.json' with { type: 'json' };
-import mallows from './catalogue/mallows.json' with { type: 'json' };
-import mintFamily from './catalogue/mintFamily.json' with { type: 'json' };
-import nasturtiums from './catalogue/nasturtiums.json' with { type: 'json' };
-import nightshades from './catalogue/nightshades.json' with { type: 'json' };
-import roseFamily from './catalogue/roseFamily.json' with { type: 'json' };
 import { type Crop, cropFrom, type Variety } from './crop.ts';
 import type { CropPatch, CropRow } from './row.ts';
-
-/** The files that ship, by family. */
-const files: readonly { crops: unknown[] }[] = [
-  nightshades,
-  cucurbits,
-  brassicas,
-  legumes,
-  alliums,
-  beetFamily,
-  carrotFamily,
-  daisyFamily,
-  knotweeds,
-  grasses,
-  mallows,
-  bindweeds,
-  asparagusFamily,
-  roseFamily,
-  mintFamily,
-  borageFamily,
-  nasturtiums,
-  coverCrops,
-];
-
-/**
- * The rows that ship with the program. The files are checked by `checkCatalogue`, when the server starts and in the
- * tests; here they are taken as they are, so that a browser need not check them again.
- */
-export const shippedRows = files.flatMap((file) => file.crops) as readonly CropRow[];
 
 /** A garden's word on a crop. */
 export interface OwnCrop {
@@ -61,16 +15,21 @@ export class Catalogue {
   readonly #own = new Map<string, Crop | null>();
   #crops: readonly Crop[] | undefined;
 
-  /** @param own the garden's own crops and changes, each checked with `rowOf` before */
-  constructor(own: readonly OwnCrop[] = []) {
+  readonly #shipped: ReadonlyMap<string, CropRow>;
+
+  /**
+   * @param shipped the rows that ship with the program
+   * @param own the garden's own crops and changes, each checked with `rowOf` before
+   */
+  constructor(shipped: readonly CropRow[], own: readonly OwnCrop[] = []) {
     const patches = new Map(own.map(({ cropId, patch }) => [cropId, patch]));
-    const known = new Set(shippedRows.map(({ id }) => id));
-    const changed = shippedRows.map((row) => {
+    this.#shipped = new Map(shipped.map((row) => [row.id, row]));
+    const changed = shipped.map((row) => {
       const patch = patches.get(row.id);
       return patch ? patched(row, patch) : row;
     });
     const added = own
-      .filter(({ cropId }) => !known.has(cropId))
+      .filter(({ cropId }) => !this.#shipped.has(cropId))
       .map(({ cropId, patch }) => whole({ ...patch, id: cropId }));
     this.rows = [...changed, ...added];
     this.#rowOf = new Map(this.rows.map((row) => [row.id, row]));
@@ -91,6 +50,11 @@ export class Catalogue {
     return this.#rowOf.get(id);
   }
 
+  /** The row as it ships, whatever the garden says of it. */
+  shippedRow(id: string): CropRow | undefined {
+    return this.#shipped.get(id);
+  }
+
   /** A crop is made of its row when it is first asked for: a page that shows three crops makes no hundred. */
   #made(row: CropRow): Crop {
     const own = this.#own.get(row.id);
@@ -101,12 +65,13 @@ export class Catalogue {
   }
 }
 
-const shipped = new Map<string, Crop>();
+/** Crops of shipped rows, the same for all gardens. */
+const made = new WeakMap<CropRow, Crop>();
 function shippedCrop(row: CropRow): Crop {
-  let crop = shipped.get(row.id);
+  let crop = made.get(row);
   if (!crop) {
     crop = cropFrom(row);
-    shipped.set(row.id, crop);
+    made.set(row, crop);
   }
   return crop;
 }
@@ -123,34 +88,5 @@ export function patched(row: CropRow, patch: CropPatch): CropRow {
   return whole({ ...row, ...fields, varieties: [...kept, ...varieties] });
 }
 
-export const shippedRow = (id: string): CropRow | undefined => shippedRows.find((row) => row.id === id);
-
-/** The catalogue as it ships, without a garden's own crops. */
-export const plainCatalogue = new Catalogue();
-
 export const varietyOf = (crop: Crop, id: string): Variety | undefined =>
   crop.varieties.find((variety) => variety.id === id);
-
-/**
- * What a whole row says beyond the catalogue's: the fields that differ, null for those it lacks, or the row itself for a
- * crop of the garden's own.
- */
-export function patchOf(row: CropRow): CropPatch {
-  const { id, ...fields } = row;
-  const known = shippedRow(id);
-  if (!known) return fields;
-  const changed = Object.entries(fields).filter(([name, value]) => {
-    if (name === 'varieties' || name === 'source') return false;
-    return JSON.stringify(value) !== JSON.stringify(known[name as keyof CropRow]);
-  });
-  const varieties = row.varieties.filter((variety) => {
-    const same = known.varieties.find((other) => other.id === variety.id);
-    return JSON.stringify(same) !== JSON.stringify(variety);
-  });
-  const lacking = Object.keys(known).filter((name) => !(name in row));
-  return {
-    ...Object.fromEntries(changed),
-    ...Object.fromEntries(lacking.map((name) => [name, null])),
-    ...(varieties.length > 0 ? { varieties } : {}),
-  };
-}

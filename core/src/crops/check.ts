@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import shippedSources from './catalogue/sources.json' with { type: 'json' };
-import { type OwnCrop, patched, shippedRow, shippedRows } from './catalogue.ts';
+import { type OwnCrop, patched } from './catalogue.ts';
 import { type CropRow, cropRow } from './row.ts';
+import { shippedRow, shippedRows } from './shipped.ts';
 
 const catalogueFile = z
   .object({ sources: z.record(z.string(), z.string().min(10)), crops: z.array(cropRow).min(1) })

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { plainCatalogue } from './catalogue.ts';
 import { daysBetweenPicks } from './pickEvery.ts';
+import { plainCatalogue } from './shipped.ts';
 
 const days = (id: string, meanC: number) => daysBetweenPicks(plainCatalogue.crop(id)!, meanC);
 

@@ -1,4 +1,4 @@
-import { Catalogue, plainCatalogue } from '@unity-acre/core/crops';
+import { type Catalogue, catalogueWith, plainCatalogue } from '@unity-acre/core/crops';
 import type { EntityManager } from 'typeorm';
 import { Remembered } from '../database/remember.ts';
 import { ownCrops } from './entity.ts';
@@ -10,5 +10,5 @@ export async function catalogueOf(manager: EntityManager, gardenId: string): Pro
   const own = await manager.findBy(ownCrops, { gardenId });
   if (own.length === 0) return plainCatalogue;
   const stamp = own.map(({ id, version }) => `${id} ${version}`).join();
-  return catalogues.of(gardenId, stamp, () => new Catalogue(own));
+  return catalogues.of(gardenId, stamp, () => catalogueWith(own));
 }

@@ -2,9 +2,10 @@ import { isDeepStrictEqual } from 'node:util';
 import type { CropImport } from '@unity-acre/contract/crops';
 import { csvOf, readNeutral } from '@unity-acre/contract/csv';
 import {
-  Catalogue,
+  type Catalogue,
   type CropPatch,
   type CropRow,
+  catalogueWith,
   cellsOfCrop,
   cropColumns,
   cropOfCells,
@@ -125,7 +126,7 @@ export function readCropFile({ own, text, format }: CropFileTask): {
   report: CropImport;
   patches: Map<string, CropPatch>;
 } {
-  const catalogue = new Catalogue(own);
+  const catalogue = catalogueWith(own);
   const report: CropImport = { added: [], changed: [], same: 0, refused: [] };
   const patches = new Map<string, CropPatch>();
   const rows = readFile(text, format);

@@ -1,6 +1,6 @@
 import { fieldErrors } from '@unity-acre/contract';
 import type { OwnCrop } from '@unity-acre/contract/crops';
-import { Catalogue, type CropPatch, rowOf, varietyOf } from '@unity-acre/core/crops';
+import { type CropPatch, catalogueWith, rowOf, varietyOf } from '@unity-acre/core/crops';
 import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import { z } from 'zod';
@@ -43,7 +43,7 @@ async function keepsFew(manager: EntityManager, gardenId: string): Promise<void>
 /** Refuses a change after which something planted would no longer be in the catalogue. */
 async function keepsPlantings(manager: EntityManager, gardenId: string): Promise<void> {
   const own = await manager.findBy(ownCrops, { gardenId });
-  const catalogue = new Catalogue(own);
+  const catalogue = catalogueWith(own);
   const planted = await manager.find(plantings, {
     where: { gardenId },
     select: { id: true, cropId: true, varietyId: true },

@@ -1,4 +1,4 @@
-import { Catalogue, type OwnCrop, varietyOf } from '@unity-acre/core/crops';
+import { catalogueWith, type OwnCrop, varietyOf } from '@unity-acre/core/crops';
 import { almanacOf, type Climate, spotIn } from '@unity-acre/core/place';
 import {
   asPlanted,
@@ -38,7 +38,7 @@ export interface PlacementFound {
 
 /** A season as it arrived from another thread, whole again. What the catalogue no longer has is left out. */
 export function receivedPlan(sent: SentPlan): YearPlan {
-  const catalogue = new Catalogue(sent.own);
+  const catalogue = catalogueWith(sent.own);
   const whole = (planting: SentPlanting): PlannedPlanting[] => {
     const crop = catalogue.crop(planting.cropId);
     const variety = crop && varietyOf(crop, planting.varietyId);
@@ -68,7 +68,7 @@ export function receivedPlan(sent: SentPlan): YearPlan {
 }
 
 export function receivedWishes(task: PlacementTask): Wish[] {
-  const catalogue = new Catalogue(task.plan.own);
+  const catalogue = catalogueWith(task.plan.own);
   return task.wishes.flatMap(({ cropId, varietyId, ...wish }) => {
     const crop = catalogue.crop(cropId);
     const variety = crop && varietyOf(crop, varietyId);

@@ -1,4 +1,4 @@
-import { type Catalogue, type Crop, type Method, varietyOf } from '@unity-acre/core/crops';
+import { type Catalogue, type Crop, type Method, nameInText, varietyOf } from '@unity-acre/core/crops';
 import i18next from 'i18next';
 import { compareNames } from '../kit/compareNames.ts';
 import { usePreferences } from '../preferences.ts';
@@ -8,6 +8,8 @@ import { useCatalogue } from './catalogue.ts';
 /** Names of crops and varieties in the reader's language. */
 export interface CropNames {
   crop(id: string): string;
+  /** as it stands inside a sentence: the garden's own names as they were typed */
+  inText(id: string): string;
   variety(cropId: string, id: string): string;
   /** how a crop is put into the ground: what is planted has its own word */
   method(cropId: string, method: Method): string;
@@ -17,6 +19,10 @@ export interface CropNames {
 function namesIn(language: Language, catalogue: Catalogue): CropNames {
   return {
     crop: (id) => catalogue.crop(id)?.name[language] ?? id,
+    inText: (id) => {
+      const name = catalogue.crop(id)?.name[language] ?? id;
+      return name === catalogue.shippedRow(id)?.name[language] ? nameInText(name) : name;
+    },
     variety: (cropId, id) => {
       const crop = catalogue.crop(cropId);
       return (crop && varietyOf(crop, id)?.name[language]) ?? id;

@@ -23,8 +23,8 @@ export function Lost() {
   const { t } = useTranslation('shell');
   const error = useRouteError();
   const broken = error !== undefined && error !== null;
-  // A screen's own program could not be fetched: it was never opened here, and there is no connection.
-  if (error instanceof TypeError && /import/i.test(error.message)) return <OutOfReach />;
+  // A screen's own program, or the crops, could not be fetched: it was never opened here, and there is no connection.
+  if (error instanceof TypeError && /import|fetch/i.test(error.message)) return <OutOfReach />;
   return (
     <Screen title={broken ? t('broken.title') : t('lost.title')} className="flex max-w-xl flex-col gap-3 p-8">
       <p>{broken ? t('broken.detail') : t('lost.detail')}</p>

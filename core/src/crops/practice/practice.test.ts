@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest';
-import { plainCatalogue } from '../catalogue.ts';
 import type { Method } from '../kinds.ts';
+import { plainCatalogue } from '../shipped.ts';
 import {
   type AtHand,
   materialRow,

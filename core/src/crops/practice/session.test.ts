@@ -1,7 +1,7 @@
 import { expect, it } from 'vitest';
 import { fromMetres, toMetres } from '../../units/index.ts';
-import { plainCatalogue } from '../catalogue.ts';
 import type { Method } from '../kinds.ts';
+import { plainCatalogue } from '../shipped.ts';
 import { type MaterialUnit, materialRow, materialsFor, totalled, usualPractices } from './index.ts';
 import type { PracticeKind } from './practice.ts';
 

@@ -49,7 +49,7 @@ export function CropFacts({ crop }: { crop: Crop }) {
             <EmergenceChart crop={crop} />
             {t('crops:seed.now', {
               soil: temperature(soilNow),
-              days: upNow === null ? t('crops:seed.not') : t('crops:days', { n: number(upNow, 0) }),
+              days: upNow === null ? t('crops:seed.not') : t('crops:days', { count: upNow }),
             })}
           </Fact>
           <Fact name={t('crops:seed.depth')}>
@@ -106,7 +106,8 @@ export function CropFacts({ crop }: { crop: Crop }) {
         )}
         <Fact name={t('crops:care.feeding')}>
           {t(`crops:feeding.${crop.feeding}`)}
-          {crop.feedEveryDays !== undefined && `, ${t('crops:care.feedEvery', { n: crop.feedEveryDays })}`}
+          {crop.feedEveryDays !== undefined &&
+            `, ${t('crops:care.feedEvery', { count: crop.feedEveryDays })}`}
         </Fact>
         <Fact name={t('crops:care.water')}>
           {t('crops:care.waterSay', {

@@ -40,7 +40,7 @@ function FileIn() {
   const [report, setReport] = useState<CropImport | null>(null);
   const read = useWrite('importCrops', {
     say: ({ data: { added, changed }, change }) =>
-      change ? t('file.saved', { n: added.length + changed.length }) : null,
+      change ? t('file.saved', { count: added.length + changed.length }) : null,
     isShownHere: hasFields,
   });
   const send = (content: File, check: 'yes' | 'no') =>
@@ -78,7 +78,7 @@ function FileIn() {
           disabled={report.added.length + report.changed.length === 0}
           onClick={() => send(file, 'no')}
         >
-          {t('file.take', { n: report.added.length + report.changed.length })}
+          {t('file.take', { count: report.added.length + report.changed.length })}
         </Button>
       )}
     </div>

@@ -3,7 +3,7 @@ import { Plus } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { useAlmanac, useCoordinates, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { useAlmanac, useCoordinates, useHere, useList } from '../../garden/index.ts';
 import { SeasonPaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -49,7 +49,6 @@ export default function CropList() {
 function Searched() {
   const { t } = useTranslation(['crops', 'season', 'kit']);
   const { garden } = useHere();
-  const { number } = useMeasure();
   const catalogue = useCatalogue();
   const names = useCropNames();
   const language = usePreferences((preferences) => preferences.language);
@@ -111,7 +110,7 @@ function Searched() {
       </div>
       <section className="furrow">
         <div className="flex flex-wrap justify-between gap-3">
-          <p className="text-ink-soft text-sm">{t('crops:found', { n: number(found.length, 0) })}</p>
+          <p className="text-ink-soft text-sm">{t('crops:found', { count: found.length })}</p>
           <StripKey />
         </div>
         {found.length === 0 ? (
@@ -158,7 +157,7 @@ function Standing({ ways }: { ways: CropWay[] }) {
   const way = open ?? ahead;
   if (!way) return <span className="text-ink-soft text-sm">{t('crops:past')}</span>;
   const words = {
-    step: t(`season:step.${way.start.kind}`).toLowerCase(),
+    step: t(`season:step.${way.start.kind}`),
     day: dates.bare(open ? way.start.window.latest : way.start.window.earliest),
   };
   return (

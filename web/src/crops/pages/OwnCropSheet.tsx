@@ -1,5 +1,5 @@
 import { ownCropInput } from '@unity-acre/contract/crops';
-import { type Crop, type CropPatch, type CropRow, shippedRow } from '@unity-acre/core/crops';
+import type { Crop, CropPatch, CropRow } from '@unity-acre/core/crops';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
@@ -126,7 +126,7 @@ export function OwnCropSheet({ crop, onClose }: { crop: Crop | null; onClose(): 
       };
     }
     // Only what differs from the catalogue is the garden's own word.
-    const shipped = shippedRow(crop.id);
+    const shipped = catalogue.shippedRow(crop.id);
     const kept = own?.patch.varieties?.filter((one) => one.id !== added[0]?.id) ?? [];
     const changed = Object.entries(fields).filter(
       ([name, value]) => !near(value, shipped?.[name as keyof CropRow]),
@@ -176,7 +176,7 @@ export function OwnCropSheet({ crop, onClose }: { crop: Crop | null; onClose(): 
                 {
                   onSuccess: () => {
                     onClose();
-                    if (!shippedRow(own.cropId)) void navigate('/season/crops');
+                    if (!catalogue.shippedRow(own.cropId)) void navigate('/season/crops');
                   },
                 },
               )

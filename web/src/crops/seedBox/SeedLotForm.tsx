@@ -1,5 +1,4 @@
 import { type SeedLot, seedLotInput, seedUnits } from '@unity-acre/contract/crops';
-import { plainCatalogue } from '@unity-acre/core/crops';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -19,7 +18,7 @@ export function SeedLotForm({ lot, year, onDone }: { lot: SeedLot | null; year: 
   const [id] = useState(() => lot?.id ?? newId());
   const save = useWrite('saveSeedLot', ({ data }) => t('seedBox:saved', { crop: names.crop(data.cropId) }));
   const remove = useWrite('removeSeedLot', () => t('seedBox:removed'));
-  const first = names.sorted(catalogue.crops)[0] ?? plainCatalogue.crops[0]!;
+  const first = names.sorted(catalogue.crops)[0]!;
   const valuesOf = (row: SeedLot) => ({
     ...row,
     year: String(row.year),
