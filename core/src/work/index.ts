@@ -1,3 +1,5 @@
+export * from './crewNeed.ts';
+export * from './decisions/index.ts';
 export * from './frostCover.ts';
 export * from './kinds/index.ts';
 export * from './order/index.ts';

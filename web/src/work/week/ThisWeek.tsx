@@ -17,7 +17,9 @@ import {
   useMeasure,
 } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { useMedia } from '../../kit/useMedia.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { SessionRow, useSessions } from '../sessions/index.ts';
 import { TaskRow } from '../TaskRow.tsx';
@@ -32,6 +34,22 @@ const HarvestTotals = lazy(async () => ({
 
 /** Chance of frost from which tender plants outdoors are worth a word. */
 const FROST_WORTH_A_WORD = 0.05;
+
+/** From this width there is room for the days side by side. */
+const WIDE = '(min-width: 48rem)';
+
+/** What needs a person is for those who lead. */
+const Decisions = fetchedPart(
+  async () => (await import('./decisions/Decisions.tsx')).Decisions,
+  <div className="min-h-[46rem] xl:min-h-[26rem]" />,
+);
+/** The sheet of the week is for a desk and for those who lead. Its place is kept until it is there. */
+const WeekBoard = fetchedPart(
+  async () => (await import('./board/WeekBoard.tsx')).WeekBoard,
+  <div className="min-h-[44rem]" />,
+);
+if (window.matchMedia(WIDE).matches) void WeekBoard.fetch();
+void Decisions.fetch();
 
 /** How the year stands, by its warmth so far. */
 const aheadKey = (days: number) => (days > 0 ? 'yearAhead' : days < 0 ? 'yearBehind' : 'yearUsual');
@@ -106,6 +124,7 @@ function Answers({
   const { t } = useTranslation('work');
   const { garden } = useHere();
   const leads = useLeads();
+  const isWide = useMedia(WIDE);
   const { from, until } = weekDays(garden.today);
   const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
   const open = tasks.filter(
@@ -120,7 +139,17 @@ function Answers({
   const late = open.filter((task) => task.state === 'late').length;
   return (
     <>
-      <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
+      {leads && <Decisions sessions={sessions} tasks={tasks} plantings={plantings} />}
+      {isWide && leads ? (
+        <WeekBoard
+          from={from}
+          sessions={sessions.filter(({ state }) => state === 'called')}
+          tasks={tasks}
+          plantings={plantings}
+        />
+      ) : (
+        <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
+      )}
       <div className="grid gap-x-12 gap-y-8 2xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div className="flex flex-col gap-8 2xl:order-2">
           <section className="furrow">
@@ -138,13 +167,13 @@ function Answers({
               <SessionRow key={session.id} session={session} tasks={tasks} />
             ))}
           </section>
-          <AtRisk plantings={plantings} />
-          <WeatherStrip />
+          {!leads && <AtRisk plantings={plantings} />}
+          {!(isWide && leads) && <WeatherStrip />}
         </div>
         <section className="furrow">
-          <h2>{t('untaken', { n: single.length + brief.length })}</h2>
+          <h2>{t('untaken', { count: single.length + brief.length })}</h2>
           <p className="text-ink-soft text-sm">
-            {open.length === 0 ? t('allTaken') : late > 0 ? t('lateOnes', { n: late }) : t('untakenHint')}
+            {open.length === 0 ? t('allTaken') : late > 0 ? t('lateOnes', { count: late }) : t('untakenHint')}
           </p>
           {plantings.length === 0 && (
             <Bare title={t('nothingPlanned')}>
@@ -171,7 +200,7 @@ function Answers({
             ))}
           </ul>
           {single.length > 30 && (
-            <p className="py-2 text-ink-soft text-sm">{t('andMore', { n: single.length - 30 })}</p>
+            <p className="py-2 text-ink-soft text-sm">{t('andMore', { count: single.length - 30 })}</p>
           )}
         </section>
       </div>
@@ -208,12 +237,10 @@ function AtRisk({ plantings }: { plantings: Planting[] }) {
           <li className="border-line border-b py-2">
             <strong className="text-rain">{t('risk.frost', { percent: number(risk * 100, 0) })}</strong>{' '}
             {t('risk.standing', {
-              plantings: outdoors
-                .map((p) => `${names.crop(p.cropId).toLowerCase()} (${bedName(p.bedId)})`)
-                .join(', '),
+              plantings: outdoors.map((p) => `${names.inText(p.cropId)} (${bedName(p.bedId)})`).join(', '),
             })}{' '}
             {leads && (
-              <Link to="/sessions/frost" className="underline underline-offset-4">
+              <Link to="/frost" className="underline underline-offset-4">
                 {t('risk.callOut')}
               </Link>
             )}

@@ -37,10 +37,10 @@ export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Ses
             {meeting.map((session) => (
               <p
                 key={session.id}
-                className="mt-1 bg-rail text-center text-[11px] text-rail-ink sm:px-1 sm:text-left sm:text-xs"
+                className="mt-1 whitespace-nowrap bg-rail text-center text-[11px] text-rail-ink sm:px-0.5 sm:text-left"
                 title={session.title}
               >
-                {session.from}
+                {dates.time(session.from)}
               </p>
             ))}
             {planned > 0 && (
@@ -48,7 +48,7 @@ export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Ses
                 <span aria-hidden className="sm:hidden">
                   {planned}
                 </span>
-                <span className="sr-only sm:not-sr-only">{t('planned', { n: planned })}</span>
+                <span className="sr-only sm:not-sr-only">{t('planned', { count: planned })}</span>
               </p>
             )}
           </li>

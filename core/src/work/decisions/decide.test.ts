@@ -1,0 +1,219 @@
+import fc from 'fast-check';
+import { describe, expect, it } from 'vitest';
+import { anyTime } from '../rota/testing/index.ts';
+import { decide, decisionRules, MOST_DECISIONS } from './decide.ts';
+import {
+  type DecisionKind,
+  decisionKinds,
+  type GardenNow,
+  type PersonNow,
+  type PlantingNow,
+  type SessionNow,
+  type TaskNow,
+} from './decision.ts';
+
+const TODAY = '2026-05-20';
+const SATURDAY = '2026-05-23';
+
+const nothing: GardenNow = {
+  ...{ today: TODAY, until: '2026-06-02', sessions: [], tasks: [], plantings: [], nights: [], people: [] },
+  ...{ beds: [], plots: [], applications: 0 },
+};
+const session = (over: Partial<SessionNow> = {}): SessionNow => ({
+  ...{
+    id: 's',
+    on: SATURDAY,
+    from: '09:00',
+    to: '11:00',
+    leadId: 'lead',
+    taskIds: [],
+    signUps: [],
+    crews: [],
+  },
+  ...over,
+});
+const task = (id: string, over: Partial<TaskNow> = {}): TaskNow => ({
+  ...{ id, kind: 'sow', minutes: 60, state: 'open', sessionId: null },
+  window: { earliest: '2026-05-10', latest: SATURDAY },
+  ...over,
+});
+const planting = (over: Partial<PlantingNow> = {}): PlantingNow => ({
+  ...{ id: 'p', cropId: 'tomato', bedId: 'b', hardiness: 'frostTender', overdueAfter: null },
+  steps: [
+    { kind: 'setOut', on: '2026-05-15', done: true },
+    { kind: 'clear', on: '2026-10-01', done: false },
+  ],
+  ...over,
+});
+const person = (id: string, over: Partial<PersonNow> = {}): PersonNow => ({
+  ...{ id, adults: 1, availability: anyTime },
+  ...over,
+});
+const found = (kind: DecisionKind, now: Partial<GardenNow>) => decisionRules[kind]({ ...nothing, ...now });
+
+it('finds nothing where there is nothing, of any kind', () => {
+  expect(Object.keys(decisionRules).sort()).toEqual([...decisionKinds].sort());
+  expect(decide(nothing)).toEqual([]);
+});
+
+describe('frost', () => {
+  const cold = { on: '2026-05-21', low: 1, give: 1.5 };
+  it('is the first night that may freeze while something tender stands outdoors', () => {
+    const [one] = found('frost', {
+      nights: [{ on: TODAY, low: 6, give: 1 }, cold, { on: '2026-05-22', low: -2, give: 1 }],
+      plantings: [planting(), planting({ id: 'q', bedId: 'c' }), planting({ id: 'r', hardiness: 'hardy' })],
+    });
+    expect(one).toMatchObject({
+      by: '2026-05-21',
+      plantingIds: ['p', 'q'],
+      numbers: { low: 1, give: 1.5, beds: 2 },
+    });
+  });
+  it('is none when the nights are warm, what is tender is indoors, or the night is past', () => {
+    expect(found('frost', { nights: [{ ...cold, low: 2 }], plantings: [planting()] })).toEqual([]);
+    const indoors = planting({ steps: [{ kind: 'setOut', on: '2026-06-01', done: false }] });
+    expect(found('frost', { nights: [cold], plantings: [indoors] })).toEqual([]);
+    expect(found('frost', { nights: [{ ...cold, on: '2026-05-19' }], plantings: [planting()] })).toEqual([]);
+  });
+});
+
+it('seed that is not up is spoken of the day after it is due', () => {
+  const sown = planting({
+    overdueAfter: '2026-05-19',
+    steps: [{ kind: 'sow', on: '2026-04-24', done: true }],
+  });
+  expect(found('notUp', { plantings: [sown] })).toMatchObject([
+    { bedIds: ['b'], plantingIds: ['p'], days: { sown: '2026-04-24', due: '2026-05-19' } },
+  ]);
+  expect(found('notUp', { plantings: [{ ...sown, overdueAfter: TODAY }] })).toEqual([]);
+});
+
+describe('sessions', () => {
+  it('without a lead are spoken of while they are near, the nearer the worse', () => {
+    const list = [session({ id: 'near', on: '2026-05-21', leadId: null }), session({ leadId: null })];
+    const [near, far] = found('noLead', { sessions: list });
+    expect(near!.severity).toBeGreaterThan(far!.severity);
+    expect(found('noLead', { sessions: [session({ on: '2026-05-31', leadId: null })] })).toEqual([]);
+    expect(found('noLead', { sessions: [session()] })).toEqual([]);
+  });
+
+  it('short of people name who is free then, grown up, and has not signed up', () => {
+    const short = session({ taskIds: ['a'], signUps: [{ personId: 'there', headcount: 1 }] });
+    const elsewhere = { weekly: [{ weekday: 1, from: '09:00', to: '12:00' }], exceptions: [] };
+    const [one] = found('shortOfPeople', {
+      sessions: [short],
+      tasks: [task('a', { minutes: 300 })],
+      people: [
+        ...[person('free'), person('there'), person('lead'), person('child', { adults: 0 })],
+        ...[
+          person('mondays', { availability: elsewhere }),
+          person('unsaid', { availability: { weekly: null, exceptions: [] } }),
+        ],
+      ],
+    });
+    // 300 minutes in two hours are three people; one comes.
+    expect(one).toMatchObject({ personIds: ['free'], numbers: { gap: 2, coming: 1, needed: 3 } });
+    expect(found('shortOfPeople', { sessions: [short], tasks: [task('a', { minutes: 120 })] })).toEqual([]);
+  });
+
+  it('whose schedule counts on somebody who no longer comes are to be mended', () => {
+    const crews = [
+      { taskId: 'a', members: [{ personId: 'gone' }, { personId: 'there' }] },
+      { taskId: 'b', members: [{ personId: 'lead' }] },
+    ];
+    const signUps = [{ personId: 'there', headcount: 1 }];
+    expect(found('rotaBroken', { sessions: [session({ crews, signUps })] })).toMatchObject([
+      { sessionId: 's', personIds: ['gone'], taskIds: ['a'] },
+    ]);
+    const all = [...signUps, { personId: 'gone', headcount: 1 }];
+    expect(found('rotaBroken', { sessions: [session({ crews, signUps: all })] })).toEqual([]);
+  });
+});
+
+describe('work that closes with no session', () => {
+  const full = session({
+    id: 'full',
+    on: '2026-05-22',
+    taskIds: ['x'],
+    signUps: [{ personId: 'p', headcount: 1 }],
+  });
+  const roomy = session({ id: 'roomy', signUps: [{ personId: 'p', headcount: 4 }] });
+  it('goes into the session in its window with the most time to spare', () => {
+    const tasks = [task('x', { minutes: 110, sessionId: 'full' }), task('a'), task('b', { minutes: 30 })];
+    expect(found('closingWork', { sessions: [full, roomy], tasks })).toMatchObject([
+      { sessionId: 'roomy', taskIds: ['a', 'b'], numbers: { minutes: 90 }, by: SATURDAY },
+    ]);
+  });
+  it('what is late goes into the next, and what fits into none is said', () => {
+    const late = task('late', { state: 'late', window: { earliest: '2026-05-01', latest: '2026-05-16' } });
+    const today = task('today', { window: { earliest: '2026-05-01', latest: TODAY } });
+    expect(found('closingWork', { sessions: [full, roomy], tasks: [late, today] })).toMatchObject([
+      { sessionId: 'full', taskIds: ['late'], by: TODAY },
+      { id: 'closingWork none', taskIds: ['today'] },
+    ]);
+  });
+  it('is not what is in a session, done, closes later, or is a small daily thing', () => {
+    const tasks = [
+      ...[task('a', { sessionId: 's' }), task('b', { state: 'done' }), task('c', { kind: 'keepMoist' })],
+      task('d', { window: { earliest: '2026-05-10', latest: '2026-05-28' } }),
+    ];
+    expect(found('closingWork', { sessions: [roomy], tasks })).toEqual([]);
+  });
+});
+
+describe('ground', () => {
+  it('plots in whose care something is due are to be looked at', () => {
+    const plots = [
+      { bedId: 'due', nextLook: TODAY, stage: 'firstNotice' },
+      { bedId: 'later', nextLook: '2026-05-21', stage: 'firstNotice' },
+      { bedId: 'well', nextLook: TODAY, stage: 'good' },
+    ];
+    expect(found('plotDue', { plots })).toMatchObject([{ bedIds: ['due'], numbers: { plots: 1 } }]);
+  });
+  it('people who wait for a plot are counted', () => {
+    expect(found('applications', { applications: 3 })).toMatchObject([{ numbers: { waiting: 3 } }]);
+  });
+  it('beds are empty where nothing stands and nothing begins within four weeks', () => {
+    const beds = [{ id: 'b' }, { id: 'c' }, { id: 'd' }];
+    const soon = planting({
+      bedId: 'c',
+      steps: [
+        { kind: 'sow', on: '2026-06-17', done: false },
+        { kind: 'clear', on: '2026-08-01', done: false },
+      ],
+    });
+    const later = { ...soon, bedId: 'd', steps: soon.steps.map((step) => ({ ...step, on: '2026-06-18' })) };
+    expect(found('emptyBeds', { beds, plantings: [planting(), soon, later] })).toMatchObject([
+      { bedIds: ['d'], numbers: { beds: 1 } },
+    ]);
+    const cleared = planting({
+      steps: [
+        { kind: 'setOut', on: '2026-04-01', done: true },
+        { kind: 'clear', on: '2026-05-18', done: true },
+      ],
+    });
+    expect(found('emptyBeds', { beds: [{ id: 'b' }], plantings: [cleared] })).toHaveLength(1);
+  });
+});
+
+it('puts at most seven before anybody, the worst first, and leaves out what was put off', () => {
+  fc.assert(
+    fc.property(
+      fc.array(fc.integer({ min: 0, max: 9 }), { maxLength: 20 }),
+      fc.integer({ min: 0, max: 5 }),
+      (days, waiting) => {
+        const sessions = days.map((day, i) => session({ id: `s${i}`, on: `2026-05-2${day}`, leadId: null }));
+        const list = decide({ ...nothing, sessions, applications: waiting });
+        expect(list.length).toBeLessThanOrEqual(MOST_DECISIONS);
+        expect(new Set(list.map(({ id }) => id)).size).toBe(list.length);
+        for (const [i, one] of list.entries())
+          if (i > 0) expect(one.severity).toBeLessThanOrEqual(list[i - 1]!.severity);
+        const put = decide(
+          { ...nothing, sessions, applications: waiting },
+          new Set(list.map(({ id }) => id)),
+        );
+        for (const { id } of put) expect(list.map((one) => one.id)).not.toContain(id);
+      },
+    ),
+  );
+});

@@ -1,0 +1,2 @@
+export * from './decide.ts';
+export * from './decision.ts';

@@ -1,0 +1,117 @@
+import { weekday } from '@unity-acre/core/calendar';
+import { useEffect, useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useHere, useLeads } from '../../../garden/index.ts';
+import { ToggleGroup } from '../../../kit/controls/index.ts';
+import { useDates } from '../../../kit/dates.ts';
+import type { DragLayer as DragLayerThere } from './DragLayer.tsx';
+import { lanes } from './lanes/index.ts';
+import type { LaneProps } from './lanes/laneProps.ts';
+import { type BoardScale, boardScale } from './scale.ts';
+import { usePutInto } from './usePutInto.ts';
+
+const spans = ['7', '14'] as const;
+
+type Props = Omit<LaneProps, 'scale'> & { from: string };
+
+/** A week or two on one sheet: days side by side on one time scale, a lane for each thing that happens, today's line through all. */
+export function WeekBoard({ from, ...facts }: Props) {
+  const { t } = useTranslation(['work', 'week']);
+  const [span, setSpan] = useState<string>(spans[0]);
+  const scale = boardScale(from, Number(span));
+  return (
+    <section aria-label={t('week:board.title')} className="min-w-0">
+      <div className="mb-1 flex justify-end">
+        <ToggleGroup
+          label={t('week:board.span')}
+          value={span}
+          onChange={setSpan}
+          options={spans.map((value) => ({ value, label: t('week:board.days', { days: Number(value) }) }))}
+        />
+      </div>
+      <WithDragging {...facts}>
+        <div className="relative grid grid-cols-[6.5rem_minmax(0,1fr)] pr-7">
+          <Columns scale={scale} />
+          {lanes.map(({ name, Lane }) => (
+            <div
+              key={name}
+              className="relative col-span-2 grid grid-cols-subgrid border-line-strong border-b"
+            >
+              <h2 className="py-1.5 font-bold font-title text-sm">{t(`week:board.lane.${name}`)}</h2>
+              <div className="relative min-w-0">
+                <Lane {...facts} scale={scale} />
+              </div>
+            </div>
+          ))}
+        </div>
+      </WithDragging>
+    </section>
+  );
+}
+
+/** The days as columns behind all lanes, named above them, and today's line. */
+function Columns({ scale }: { scale: BoardScale }) {
+  const { t } = useTranslation(['work', 'week']);
+  const { garden } = useHere();
+  const dates = useDates();
+  const isToday = scale.days.includes(garden.today);
+  return (
+    <>
+      <ol aria-label={t('week:board.daysNamed')} className="col-start-2 flex">
+        {scale.days.map((day) => (
+          <li
+            key={day}
+            aria-current={day === garden.today ? 'date' : undefined}
+            className={`flex-1 truncate px-1 pb-1 text-sm ${day === garden.today ? 'font-bold text-beet' : ''}`}
+          >
+            {dates.weekday(day)} <span className="font-bold">{Number(day.slice(8))}</span>
+            <span className="sr-only">{dates.long(day)}</span>
+          </li>
+        ))}
+      </ol>
+      <div
+        aria-hidden
+        className="pointer-events-none absolute inset-y-0 right-7 left-[6.5rem] top-7 flex bg-paper"
+      >
+        {scale.days.map((day) => (
+          <span
+            key={day}
+            className={`flex-1 border-line border-l ${weekday(day) > 5 ? 'bg-straw-soft' : ''}`}
+          />
+        ))}
+        {isToday && (
+          <span
+            className="absolute inset-y-0 border-beet border-l-2 border-dashed"
+            style={{ left: `${scale.at(garden.today) + scale.day / 2}%` }}
+          />
+        )}
+      </div>
+    </>
+  );
+}
+
+/** What dragging takes is fetched once the board stands; whoever does not lead has nothing to drag. */
+function WithDragging({
+  sessions,
+  tasks,
+  children,
+}: Pick<Props, 'sessions' | 'tasks'> & { children: React.ReactNode }) {
+  const leads = useLeads();
+  const put = usePutInto();
+  const [Layer, setLayer] = useState<typeof DragLayerThere | null>(null);
+  useEffect(() => {
+    // Without it work is put into sessions by its menu.
+    if (leads)
+      import('./DragLayer.tsx').then(
+        ({ DragLayer }) => setLayer(() => DragLayer),
+        () => undefined,
+      );
+  }, [leads]);
+  if (!Layer) return children;
+  const onPut = (taskId: string, sessionId: string) => {
+    const task = tasks.find(({ id }) => id === taskId);
+    const session = sessions.find(({ id }) => id === sessionId);
+    if (task && session) put(task, session);
+  };
+  return <Layer onPut={onPut}>{children}</Layer>;
+}

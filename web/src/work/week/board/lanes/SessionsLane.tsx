@@ -1,0 +1,104 @@
+import type { Session, TaskView } from '@unity-acre/contract/work';
+import { minuteOf } from '@unity-acre/core/crew';
+import { crewNeed } from '@unity-acre/core/work';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { useDates } from '../../../../kit/dates.ts';
+import { useDragging } from '../dragging.ts';
+import type { LaneProps } from './laneProps.ts';
+
+/** Height of a session, and of the gap under it, px. */
+const BLOCK = 84;
+const GAP = 6;
+/** Seats are drawn one by one up to so many. */
+const MOST_SEATS = 15;
+
+/** A block for each session on its day, filled by who comes against who is needed, and by its work against the time there is. */
+export function SessionsLane({ scale, sessions, tasks }: LaneProps) {
+  const { t } = useTranslation(['work', 'week']);
+  const { Target } = useDragging();
+  const byDay = scale.days.map((day) =>
+    sessions.filter(({ on }) => on === day).sort((a, b) => a.from.localeCompare(b.from)),
+  );
+  const rows = Math.max(1, ...byDay.map(({ length }) => length));
+  return (
+    <ul
+      aria-label={t('week:board.lane.sessions')}
+      className="relative"
+      style={{ height: rows * (BLOCK + GAP) }}
+    >
+      {byDay.flatMap((list, day) =>
+        list.map((session, row) => (
+          <li
+            key={session.id}
+            className="absolute"
+            style={{
+              left: `calc(${day * scale.day}% + 3px)`,
+              width: `calc(${scale.day}% - 6px)`,
+              top: row * (BLOCK + GAP),
+              height: BLOCK,
+            }}
+          >
+            <Target id={session.id}>
+              <SessionBlock session={session} tasks={tasks} isNarrow={scale.days.length > 7} />
+            </Target>
+          </li>
+        )),
+      )}
+    </ul>
+  );
+}
+
+function SessionBlock({
+  session,
+  tasks,
+  isNarrow,
+}: {
+  session: Session;
+  tasks: readonly TaskView[];
+  isNarrow: boolean;
+}) {
+  const { t } = useTranslation(['work', 'week']);
+  const dates = useDates();
+  const { dragged } = useDragging();
+  const over =
+    dragged?.overSessionId === session.id ? tasks.find(({ id }) => id === dragged.taskId) : undefined;
+  // What is held over it counts already.
+  const filled = over ? { ...session, taskIds: [...session.taskIds, over.id] } : session;
+  const { coming, minutes, needed } = crewNeed(filled, tasks);
+  const heads = Math.max(coming, needed);
+  const there = coming * (minuteOf(session.to) - minuteOf(session.from));
+  const isShort = needed > coming;
+  return (
+    <Link
+      to={`/sessions/${session.id}`}
+      title={session.title}
+      className={`flex h-full flex-col gap-0.5 overflow-hidden rounded-sm border bg-paper px-1.5 py-1 leading-tight hover:bg-straw-soft ${isShort ? 'border-2 border-beet' : 'border-ink'} ${over ? 'outline outline-3 outline-blossom' : ''}`}
+    >
+      <span className={`truncate font-semibold ${isNarrow ? 'sr-only' : 'text-sm'}`}>{session.title}</span>
+      <span className="truncate text-ink-soft text-xs">
+        {isNarrow ? dates.time(session.from) : dates.times(session.from, session.to)}
+      </span>
+      <span className="sr-only">
+        {t('week:board.crew', { coming, needed })} {t('week:board.filled', { minutes, there })}
+      </span>
+      <span aria-hidden className="flex flex-wrap gap-[2px] text-xs">
+        {heads > MOST_SEATS || isNarrow
+          ? `${coming} / ${needed}`
+          : Array.from({ length: heads }, (_, seat) => (
+              <span
+                // biome-ignore lint/suspicious/noArrayIndexKey: seats have nothing of their own but their place
+                key={seat}
+                className={`size-[9px] rounded-full border ${seat < coming ? 'border-ink bg-ink' : 'border-beet'}`}
+              />
+            ))}
+      </span>
+      <span aria-hidden className="mt-auto h-[6px] bg-line">
+        <span
+          className={`block h-full ${minutes > there ? 'bg-beet' : 'bg-leaf'}`}
+          style={{ width: `${there > 0 ? Math.min(100, (minutes / there) * 100) : minutes > 0 ? 100 : 0}%` }}
+        />
+      </span>
+    </Link>
+  );
+}

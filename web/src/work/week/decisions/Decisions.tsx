@@ -1,0 +1,76 @@
+import { type Decision, decide } from '@unity-acre/core/work';
+import { useState } from 'react';
+import { useTranslation } from 'react-i18next';
+import { useHere } from '../../../garden/index.ts';
+import { Button } from '../../../kit/controls/index.ts';
+import { Bare, useNotices } from '../../../kit/screens/index.ts';
+import { weekDays } from '../weekDays.ts';
+import { Remedy } from './Remedy.tsx';
+import { type About, useDecisionWords } from './useDecisionWords.ts';
+import { useGardenNow } from './useGardenNow.ts';
+import { usePutOff } from './usePutOff.ts';
+
+/** So many are shown before somebody asks for the rest. */
+const SHOWN = 4;
+
+/** What needs a person, worst first: one sentence each, what it was seen by, and what can be done about it. */
+export function Decisions(about: About) {
+  const { t } = useTranslation('week');
+  const { garden } = useHere();
+  const now = useGardenNow(about);
+  const putOff = usePutOff(({ until }) => until);
+  const [all, setAll] = useState(false);
+  if (!now) return <div className="min-h-[46rem] xl:min-h-[26rem]" />;
+  const away = new Set(Object.entries(putOff).flatMap(([id, until]) => (until >= garden.today ? [id] : [])));
+  const list = decide(now, away);
+  return (
+    <section className="furrow">
+      <h2>{t('decide.title')}</h2>
+      {list.length === 0 ? (
+        <Bare title={t('decide.none')}>{t('decide.looked')}</Bare>
+      ) : (
+        <>
+          <p className="text-ink-soft text-sm">{t('decide.lead')}</p>
+          <ul className="grid gap-x-10 xl:grid-cols-2">
+            {(all ? list : list.slice(0, SHOWN)).map((decision) => (
+              <DecisionRow key={decision.id} decision={decision} about={about} />
+            ))}
+          </ul>
+          {list.length > SHOWN && !all && (
+            <Button look="quiet" className="self-start" onClick={() => setAll(true)}>
+              {t('decide.more', { count: list.length - SHOWN })}
+            </Button>
+          )}
+        </>
+      )}
+    </section>
+  );
+}
+
+function DecisionRow({ decision, about }: { decision: Decision; about: About }) {
+  const { t } = useTranslation('week');
+  const { garden } = useHere();
+  const { says, why } = useDecisionWords(about)(decision);
+  const { put, takeBack } = usePutOff();
+  const { show } = useNotices.getState();
+  return (
+    <li className="flex flex-col gap-1 border-line border-b py-2.5">
+      <p className="font-semibold">{says}</p>
+      <p className="max-w-prose text-ink-soft text-sm">{why}</p>
+      <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
+        <Remedy decision={decision} about={about} />
+        <Button
+          look="quiet"
+          className="text-sm"
+          onClick={() => {
+            put(decision.id, weekDays(garden.today).until);
+            show({ text: t('decide.away', { what: says }), onUndo: () => takeBack(decision.id) });
+          }}
+        >
+          {t('decide.notNow')}
+          <span className="sr-only">: {says}</span>
+        </Button>
+      </p>
+    </li>
+  );
+}

@@ -1,0 +1,108 @@
+import type { Decision, DecisionKind } from '@unity-acre/core/work';
+import type { ComponentType } from 'react';
+import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
+import { useHere, useList, useWrite } from '../../../garden/index.ts';
+import { Button } from '../../../kit/controls/index.ts';
+import { useDates } from '../../../kit/dates.ts';
+import { bodyOf } from '../board/usePutInto.ts';
+import type { About } from './useDecisionWords.ts';
+
+interface RemedyProps {
+  decision: Decision;
+  about: About;
+}
+
+const button =
+  'inline-flex min-h-target items-center rounded-sm bg-blossom px-4 py-1 font-semibold text-on-blossom hover:bg-blossom-deep';
+
+function LeadIt({ decision, about }: RemedyProps) {
+  const { t } = useTranslation('week');
+  const { personId } = useHere();
+  const dates = useDates();
+  const session = about.sessions.find(({ id }) => id === decision.sessionId);
+  const save = useWrite('saveSession', ({ data }) =>
+    t('decide.noLead.done', { session: data.title, day: dates.short(data.on) }),
+  );
+  if (!session) return null;
+  return (
+    <Button
+      look="act"
+      disabled={save.isPending}
+      onClick={() =>
+        save.mutate({
+          params: { id: session.id },
+          ifMatch: session.version,
+          body: { ...bodyOf(session), leadId: personId },
+        })
+      }
+    >
+      {t('decide.noLead.do')}
+    </Button>
+  );
+}
+
+function PutAllInto({ decision, about }: RemedyProps) {
+  const { t } = useTranslation('week');
+  const dates = useDates();
+  const { taskIds = [] } = decision;
+  const session = about.sessions.find(({ id }) => id === decision.sessionId);
+  const save = useWrite('saveSession', ({ data }) =>
+    t('decide.closingWork.done', { count: taskIds.length, session: data.title, day: dates.short(data.on) }),
+  );
+  if (!session)
+    return (
+      <Link to={`/sessions?task=${taskIds[0]}`} className={button}>
+        {t('decide.closingWork.new')}
+      </Link>
+    );
+  return (
+    <Button
+      look="act"
+      disabled={save.isPending}
+      onClick={() =>
+        save.mutate({
+          params: { id: session.id },
+          ifMatch: session.version,
+          body: { ...bodyOf(session), taskIds: [...new Set([...session.taskIds, ...taskIds])] },
+        })
+      }
+    >
+      {t('decide.closingWork.do', { session: session.title, day: dates.short(session.on) })}
+    </Button>
+  );
+}
+
+const sowAgain = ({ plantingIds = [], bedIds = [] }: Decision, { plantings }: About): string => {
+  const planting = plantings.find(({ id }) => id === plantingIds[0]);
+  return `/ground/${bedIds[0]}/plan?crop=${planting?.cropId ?? ''}&method=sowInPlace`;
+};
+
+/** What is offered for each kind of decision: done at a press, or worked out on a screen of its own. */
+const remedies: Record<
+  DecisionKind,
+  { Press: ComponentType<RemedyProps> } | { to(decision: Decision, about: About): string }
+> = {
+  frost: { to: () => '/frost' },
+  notUp: { to: sowAgain },
+  noLead: { Press: LeadIt },
+  closingWork: { Press: PutAllInto },
+  shortOfPeople: { to: ({ sessionId }) => `/sessions/${sessionId}` },
+  rotaBroken: { to: () => '/sessions/rota' },
+  plotDue: { to: () => '/crew/walk' },
+  applications: { to: () => '/crew/plots' },
+  emptyBeds: { to: ({ bedIds = [] }) => `/season/still?bed=${bedIds[0]}` },
+};
+
+export function Remedy({ decision, about }: RemedyProps) {
+  const { t } = useTranslation('week');
+  const beds = useList('beds').data ?? [];
+  const row = remedies[decision.kind];
+  if ('Press' in row) return <row.Press decision={decision} about={about} />;
+  const bed = beds.find(({ id }) => id === decision.bedIds?.[0])?.name ?? '';
+  return (
+    <Link to={row.to(decision, about)} className={button}>
+      {t(`decide.${decision.kind}.do`, { bed })}
+    </Link>
+  );
+}
