@@ -13,8 +13,10 @@ export function LeaveGuard() {
     if (isUnsaved) void AskToLeave.fetch();
   }, [isUnsaved]);
   const blocker = useBlocker(
-    ({ currentLocation, nextLocation }) =>
-      useUnsaved.getState().forms.size > 0 && currentLocation.pathname !== nextLocation.pathname,
+    // Going back may close what is open on the same page.
+    ({ currentLocation, nextLocation, historyAction }) =>
+      useUnsaved.getState().forms.size > 0 &&
+      (currentLocation.pathname !== nextLocation.pathname || historyAction === 'POP'),
   );
   if (blocker.state !== 'blocked') return null;
   return (

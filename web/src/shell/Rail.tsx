@@ -1,52 +1,20 @@
-import type { Role } from '@unity-acre/contract';
-import {
-  BookOpen,
-  CalendarDays,
-  LogOut,
-  type LucideIcon,
-  Map as MapIcon,
-  Rows3,
-  Settings2,
-  Shovel,
-  Sprout,
-  UserRound,
-  UsersRound,
-} from 'lucide-react';
+import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { NavLink, useNavigate } from 'react-router';
-import { useBecome, useHere, useMe, useWrite } from '../garden/index.ts';
+import { NavLink } from 'react-router';
+import { useHere } from '../garden/index.ts';
 import { useDates } from '../kit/dates.ts';
 import { fetchedPart } from '../kit/fetchedPart.tsx';
-import { dropDrafts } from '../kit/forms/index.ts';
 import { useMedia } from '../kit/useMedia.ts';
-import { usePreferences } from '../preferences.ts';
 import { Choices } from './Choices.tsx';
+import { FindButton } from './palette/FindButton.tsx';
+import { GardenMenu, OwnMenu } from './RailMenus.tsx';
+import { type Place, places, waysOf } from './ways.ts';
 
 const MoreSheet = fetchedPart(async () => (await import('./MoreSheet.tsx')).MoreSheet);
 
 /** Only where the clock is set by hand. */
 const DemoClock = fetchedPart(async () => (await import('../place/DemoClock.tsx')).DemoClock);
-
-export interface Place {
-  name: 'thisWeek' | 'ground' | 'season' | 'crew' | 'sessions' | 'log' | 'seedBox' | 'garden';
-  to: string;
-  icon: LucideIcon;
-  may: Role[];
-  onPhone: boolean;
-}
-
-const crew: Role[] = ['coordinator', 'crewLead', 'volunteer'];
-const places: Place[] = [
-  { name: 'thisWeek', to: '/', icon: CalendarDays, may: [...crew, 'receiver'], onPhone: true },
-  { name: 'ground', to: '/ground', icon: MapIcon, may: [...crew, 'receiver'], onPhone: true },
-  { name: 'season', to: '/season', icon: Rows3, may: crew, onPhone: false },
-  { name: 'crew', to: '/crew', icon: UsersRound, may: ['coordinator', 'crewLead'], onPhone: false },
-  { name: 'sessions', to: '/sessions', icon: Shovel, may: crew, onPhone: true },
-  { name: 'log', to: '/log', icon: BookOpen, may: crew, onPhone: true },
-  { name: 'seedBox', to: '/seeds', icon: Sprout, may: ['coordinator', 'crewLead'], onPhone: false },
-  { name: 'garden', to: '/garden', icon: Settings2, may: crew, onPhone: false },
-];
 
 /** From this width the rail stands at the side, as the style sheet's `sm` says. */
 const WIDE = '(min-width: 40rem)';
@@ -55,11 +23,11 @@ const WIDE = '(min-width: 40rem)';
 export function Rail() {
   const { role } = useHere();
   const isWide = useMedia(WIDE);
-  const mine = places.filter((place) => place.may.includes(role));
-  return isWide ? <SideRail places={mine} /> : <FootRail places={mine} />;
+  const mine = waysOf(places, role);
+  return isWide ? <SideRail mine={mine} /> : <FootRail mine={mine} />;
 }
 
-function SideRail({ places }: { places: readonly Place[] }) {
+function SideRail({ mine }: { mine: readonly Place[] }) {
   const { garden } = useHere();
   const { t } = useTranslation('shell');
   const dates = useDates();
@@ -68,12 +36,13 @@ function SideRail({ places }: { places: readonly Place[] }) {
       aria-label={t('rail.label')}
       className="sticky top-0 flex h-dvh w-56 shrink-0 flex-col overflow-y-auto bg-rail text-rail-ink print:hidden"
     >
-      <div className="px-5 pt-6 pb-5">
-        <p className="font-bold font-title text-xl leading-tight">{garden.name}</p>
-        <p className="text-rail-soft text-sm">{dates.long(garden.today)}</p>
+      <div className="px-2 pt-5 pb-3">
+        <GardenMenu />
+        <p className="px-3 text-rail-soft text-sm">{dates.long(garden.today)}</p>
       </div>
+      <FindButton className="mx-4 mb-2 border-rail-soft text-rail-soft hover:text-rail-ink" />
       <ul className="flex-1">
-        {places.map(({ name, to, icon: Icon }) => (
+        {mine.map(({ name, to, icon: Icon }) => (
           <li key={name}>
             <NavLink
               to={to}
@@ -86,26 +55,28 @@ function SideRail({ places }: { places: readonly Place[] }) {
           </li>
         ))}
       </ul>
-      <div className="flex flex-col gap-4 px-5 py-5">
-        <Clock />
-        <Choices />
-        <Leave />
+      <div className="flex flex-col gap-4 px-2 py-5">
+        <div className="flex flex-col gap-4 px-3">
+          <Clock />
+          <Choices />
+        </div>
+        <OwnMenu />
       </div>
     </nav>
   );
 }
 
-function FootRail({ places }: { places: readonly Place[] }) {
-  const { garden } = useHere();
+function FootRail({ mine }: { mine: readonly Place[] }) {
   const { t } = useTranslation('shell');
   const [more, setMore] = useState(false);
+  const close = () => setMore(false);
   return (
     <>
       <nav
         aria-label={t('rail.label')}
         className="fixed inset-x-0 bottom-0 z-30 flex bg-rail text-rail-ink print:hidden"
       >
-        {places
+        {mine
           .filter((place) => place.onPhone)
           .map(({ name, to, icon: Icon }) => (
             <NavLink
@@ -123,83 +94,24 @@ function FootRail({ places }: { places: readonly Place[] }) {
           onClick={() => setMore(true)}
           className="flex min-h-14 flex-1 flex-col items-center justify-center gap-0.5 border-transparent border-t-4 text-xs"
         >
-          <Settings2 aria-hidden size={20} />
+          <Ellipsis aria-hidden size={20} />
           {t('rail.more')}
         </button>
       </nav>
       {more && (
         <MoreSheet
-          onUnfetched={() => setMore(false)}
-          title={garden.name}
-          ways={places.filter((place) => !place.onPhone)}
+          onUnfetched={close}
+          places={mine.filter((place) => !place.onPhone)}
           foot={
             <>
               <Clock />
               <Choices />
-              <Leave onGo={() => setMore(false)} />
             </>
           }
-          onClose={() => setMore(false)}
+          onClose={close}
         />
       )}
     </>
-  );
-}
-
-function Leave({ onGo }: { onGo?: () => void }) {
-  const { t } = useTranslation('shell');
-  const { name, role, garden } = useHere();
-  const me = useMe();
-  const become = useBecome();
-  const signOut = useWrite('signOut');
-  const navigate = useNavigate();
-  const choose = usePreferences((preferences) => preferences.choose);
-  const others = (me.data?.memberships ?? []).filter((membership) => membership.gardenId !== garden.id);
-  return (
-    <div className="flex flex-col gap-1 text-sm">
-      <p>
-        {name} <span className="text-rail-soft">· {t(`role.${role}`)}</span>
-      </p>
-      {others.map((other) => (
-        <button
-          key={other.gardenId}
-          type="button"
-          className="min-h-9 text-left underline underline-offset-4"
-          onClick={() => {
-            dropDrafts();
-            choose({ gardenId: other.gardenId });
-          }}
-        >
-          {t('goTo', { garden: other.garden })}
-        </button>
-      ))}
-      <NavLink
-        to="/account"
-        className="flex min-h-9 items-center gap-2 text-left text-rail-soft hover:text-rail-ink"
-        onClick={onGo}
-      >
-        <UserRound aria-hidden size={16} />
-        {t('account')}
-      </NavLink>
-      <button
-        type="button"
-        className="flex min-h-9 items-center gap-2 text-left text-rail-soft hover:text-rail-ink"
-        onClick={() =>
-          signOut.mutate(
-            { body: {} },
-            {
-              onSuccess: () => {
-                become(null);
-                void navigate('/sign-in');
-              },
-            },
-          )
-        }
-      >
-        <LogOut aria-hidden size={16} />
-        {t('signOut')}
-      </button>
-    </div>
   );
 }
 

@@ -1,3 +1,4 @@
+import type { Role } from '@unity-acre/contract';
 import type { Garden } from '@unity-acre/contract/place';
 import {
   bothSeasonsOf,
@@ -22,14 +23,18 @@ const ofSeason = (garden: Garden, name: 'plantings' | 'harvestTotals', query?: o
   seasonListOf(garden.id, name, garden.seasonYear, query);
 
 /** What the main screens read when they open, by address. */
-const firstReads: Record<string, (garden: Garden) => void> = {
-  '/': (garden) =>
+const firstReads: Record<string, (garden: Garden, role: Role) => void> = {
+  '/': (garden, role) => {
+    // What decisions are found in is for those who lead.
+    if (role !== 'volunteer') ask(listOf(garden.id, 'weather'), listOf(garden.id, 'people'));
+    if (role === 'coordinator') ask(listOf(garden.id, 'plotCare'));
     ask(
       sessionsOf(garden.id, weekDays(garden.today)),
       tasksOf(garden.id, weekDays(garden.today)),
       ...bothSeasonsOf(garden, datesAlone),
       listOf(garden.id, 'beds'),
-    ),
+    );
+  },
   '/ground': (garden) =>
     ask(listOf(garden.id, 'beds'), listOf(garden.id, 'landmarks'), ofSeason(garden, 'plantings', datesAlone)),
   '/season': (garden) => ask(listOf(garden.id, 'beds'), ofSeason(garden, 'plantings', datesAlone)),
@@ -52,5 +57,5 @@ export async function readAhead(path: string): Promise<void> {
   if (!here || here.role === 'receiver') return;
   // Every screen names crops.
   ask(listOf(here.garden.id, 'ownCrops'));
-  firstReads[path]?.(here.garden);
+  firstReads[path]?.(here.garden, here.role);
 }

@@ -1,4 +1,4 @@
-import { createBrowserRouter, type RouteObject } from 'react-router';
+import { createBrowserRouter, Navigate, type RouteObject } from 'react-router';
 import { lookAround } from '../garden/index.ts';
 import { speakOf } from '../words/index.ts';
 import type { LateRoom } from '../words/late.ts';
@@ -32,6 +32,14 @@ const ofCards = [
   'ground',
 ] as const;
 
+/** Addresses that screens had before, for bookmarks. */
+const moved = {
+  'sessions/mine': '/mine/times',
+  'sessions/frost': '/frost',
+  'sessions/messages': '/messages',
+  'sessions/tools': '/tools',
+};
+
 const routes: RouteObject[] = [
   {
     errorElement: <Lost />,
@@ -48,14 +56,15 @@ const routes: RouteObject[] = [
       },
       {
         lazy: async () => {
-          const { Door, readAhead } = await import('./inside.ts');
+          const { cropsAreThere, Door, readAhead } = await import('./inside.ts');
           setTimeout(() => void readAhead(window.location.pathname));
+          await cropsAreThere();
           return { Component: Door };
         },
         loader: lookAround,
         shouldRevalidate: () => false,
         children: [
-          screen('/', () => import('../work/week/ThisWeek.tsx')),
+          screen('/', () => import('../work/week/ThisWeek.tsx'), 'week'),
           screen('ground', () => import('../ground/plan/Ground.tsx'), 'ground', 'layout'),
           screen(
             'ground/layout',
@@ -108,7 +117,9 @@ const routes: RouteObject[] = [
           screen('crew/plots', () => import('../crew/plots/PlotsPage.tsx'), 'plots'),
           screen('sessions', () => import('../work/sessions/Sessions.tsx'), 'rota', 'day'),
           screen('sessions/rota', () => import('../work/rota/RotaPage.tsx'), 'rota', 'people'),
-          screen('sessions/mine', () => import('../crew/me/MyTimesPage.tsx'), 'rota', 'people', 'plots'),
+          screen('mine/times', () => import('../crew/me/MyTimesPage.tsx'), 'people'),
+          screen('mine/plots', () => import('../crew/me/MyPlotsPage.tsx'), 'plots'),
+          screen('mine/hours', () => import('../work/hours/MyHoursPage.tsx'), 'rota', 'day'),
           screen('sessions/day', () => import('../work/day/DayBoard.tsx'), 'rota', 'day'),
           screen(
             'sessions/care',
@@ -119,16 +130,10 @@ const routes: RouteObject[] = [
             'practices',
             'people',
           ),
-          screen('sessions/frost', () => import('../work/care/FrostPage.tsx'), 'rota', 'day'),
-          screen(
-            'sessions/messages',
-            () => import('../work/messages/MessagesPage.tsx'),
-            'rota',
-            'day',
-            'messages',
-          ),
+          screen('frost', () => import('../work/care/FrostPage.tsx'), 'rota', 'day'),
+          screen('messages', () => import('../work/messages/MessagesPage.tsx'), 'rota', 'day', 'messages'),
           screen('sessions/hours', () => import('../work/hours/HoursPage.tsx'), 'rota', 'day'),
-          screen('sessions/tools', () => import('../work/care/ToolsPage.tsx'), 'rota', 'materials'),
+          screen('tools', () => import('../work/care/ToolsPage.tsx'), 'rota', 'materials'),
           screen('sessions/card/:taskId', () => import('../work/cards/CardPage.tsx'), ...ofCards),
           screen('sessions/:id', () => import('../work/day/SessionDay.tsx'), ...ofCards),
           screen('log', () => import('../log/LogBook.tsx'), 'season', 'changes'),
@@ -141,6 +146,7 @@ const routes: RouteObject[] = [
             'climate',
             'practices',
           ),
+          ...Object.entries(moved).map(([path, to]) => ({ path, element: <Navigate to={to} replace /> })),
           ...(import.meta.env.DEV ? [screen('kit', () => import('../kit/page/KitPage.tsx'))] : []),
           { path: '*', element: <Lost /> },
         ],

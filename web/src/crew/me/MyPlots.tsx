@@ -1,19 +1,18 @@
+import type { MyPlot } from '@unity-acre/contract/crew';
 import { useTranslation } from 'react-i18next';
+import { Link } from 'react-router';
 import { useList, useWrite } from '../../garden/index.ts';
 import { Button, Disclosure } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 
-/** The plots one holds, with the agreement to read and to accept. Nothing for who holds none. */
-export function MyPlots() {
+/** The plots one holds, with the agreement to read and to accept. */
+export function MyPlots({ plots }: { plots: readonly MyPlot[] }) {
   const { t } = useTranslation('plots');
   const dates = useDates();
-  const plots = useList('myPlots').data ?? [];
   const rules = useList('crewRules').data;
   const accept = useWrite('acceptAgreement', ({ data }) => t('rulesOf.acceptedNow', { bed: data.bed }));
-  if (plots.length === 0) return null;
   return (
     <section className="furrow max-w-xl">
-      <h2>{t('rulesOf.mine')}</h2>
       {rules && rules.agreement !== '' && (
         <Disclosure className="my-2" summary={t('rulesOf.show')}>
           <p className="whitespace-pre-line border-straw border-l-8 bg-straw-soft px-4 py-2">
@@ -30,6 +29,9 @@ export function MyPlots() {
             <span className="mr-auto font-semibold">
               {t('rulesOf.plot', { bed: plot.bed, year: plot.year })}
             </span>
+            <Link to={`/ground/${plot.bedId}`} className="underline underline-offset-4">
+              {t('mine.open', { bed: plot.bed })}
+            </Link>
             {plot.acceptedOn ? (
               <span className="text-leaf">{t('rulesOf.accepted', { day: dates.bare(plot.acceptedOn) })}</span>
             ) : (

@@ -1,13 +1,10 @@
 import { type MyTimes, type MyTimesInput, myTimesInput } from '@unity-acre/contract/crew';
 import { useTranslation } from 'react-i18next';
 import { useHere, useList, useWrite } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm, useRemedy } from '../../kit/forms/index.ts';
 import { Loaded, Screen } from '../../kit/screens/index.ts';
 import { AvailabilityField, listsOf, Strains, type WillingBy, willingOf } from '../people/index.ts';
-import { AllotmentsPast } from '../plots/index.ts';
-import { MyPlots } from './MyPlots.tsx';
 
 interface Values {
   availability: MyTimesInput['availability'];
@@ -25,16 +22,10 @@ const valuesOf = (times: MyTimesInput): Values => ({
 export default function MyTimesPage() {
   const { t } = useTranslation('people');
   const times = useList('myTimes');
-  const { garden } = useHere();
-  const year = garden.seasonYear;
   return (
     <Screen title={t('mine.title')}>
-      <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('mine.lead')}</p>
-      <MyPlots />
       <Loaded of={times}>{(mine) => <TimesForm mine={mine} />}</Loaded>
-      <AllotmentsPast year={year + 1} />
-      <AllotmentsPast year={year} />
     </Screen>
   );
 }

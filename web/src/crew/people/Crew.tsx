@@ -6,7 +6,7 @@ import { useCoordinates, useHere, useList, useMeasure } from '../../garden/index
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { VirtualList } from '../../kit/lists/index.ts';
-import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { Bare, Loaded, Screen, useInAddress } from '../../kit/screens/index.ts';
 import { CrewPaths } from '../CrewPaths.tsx';
 import { InviteButton, InviteSheet, mayBeInvited } from './invitations.tsx';
 import { PeopleFileSheet } from './PeopleFileSheet.tsx';
@@ -20,7 +20,8 @@ export default function Crew() {
   const [inviting, setInviting] = useState(false);
   const people = useList('people');
   const coordinates = useCoordinates();
-  const [edited, setEdited] = useState<Person | 'new' | null>(null);
+  const [opened, open] = useInAddress('person');
+  const edited = people.data?.find(({ id }) => id === opened) ?? null;
   return (
     <Screen
       title={t('crew:title')}
@@ -36,7 +37,7 @@ export default function Crew() {
             </a>
             <Button onClick={() => setReading(true)}>{t('people:list.open')}</Button>
             <Button onClick={() => setInviting(true)}>{t('people:invite.several')}</Button>
-            <Button look="act" onClick={() => setEdited('new')}>
+            <Button look="act" onClick={() => open('new')}>
               <Plus aria-hidden size={18} />
               {t('crew:add')}
             </Button>
@@ -55,26 +56,24 @@ export default function Crew() {
           return (
             <>
               <p className="text-ink-soft">
-                {t('crew:count', {
-                  heads: here.reduce((sum, person) => sum + person.headcount, 0),
-                  names: here.length,
-                })}
+                {t('crew:count', { count: here.reduce((sum, person) => sum + person.headcount, 0) })} ·{' '}
+                {t('crew:names', { count: here.length })}
               </p>
               <section className="furrow">
                 <h2>{t('crew:here')}</h2>
-                <People people={here} onEdit={setEdited} />
+                <People people={here} onEdit={({ id }) => open(id)} />
                 {here.length === 1 && coordinates && <Bare title={t('crew:alone')} />}
               </section>
               {waiting.length > 0 && (
                 <section className="furrow">
                   <h2>{t('crew:waiting')}</h2>
-                  <People people={waiting} onEdit={setEdited} />
+                  <People people={waiting} onEdit={({ id }) => open(id)} />
                 </section>
               )}
               {left.length > 0 && (
                 <section className="furrow">
                   <h2>{t('crew:left')}</h2>
-                  <People people={left} onEdit={setEdited} />
+                  <People people={left} onEdit={({ id }) => open(id)} />
                 </section>
               )}
             </>
@@ -83,7 +82,9 @@ export default function Crew() {
       </Loaded>
       {inviting && <InviteSheet people={people.data ?? []} onClose={() => setInviting(false)} />}
       {reading && <PeopleFileSheet onClose={() => setReading(false)} />}
-      {edited && <PersonSheet person={edited === 'new' ? null : edited} onClose={() => setEdited(null)} />}
+      {(opened === 'new' || edited) && (
+        <PersonSheet key={opened} person={edited} onClose={() => open(null)} />
+      )}
     </Screen>
   );
 }
@@ -106,7 +107,7 @@ function People({ people, onEdit }: { people: Person[]; onEdit(person: Person): 
           <p>
             <span className="font-semibold">{person.name}</span>
             {person.headcount > 1 && (
-              <span className="text-ink-soft"> · {t('crew:heads', { n: person.headcount })}</span>
+              <span className="text-ink-soft"> · {t('crew:heads', { count: person.headcount })}</span>
             )}
             {person.household && <span className="block text-ink-soft text-sm">{person.household}</span>}
             <WorkFacts person={person} people={people} />
@@ -149,7 +150,7 @@ function WorkFacts({ person, people }: { person: Person; people: Person[] }) {
   const guardian = people.find(({ id }) => id === person.guardianId);
   const facts = [
     guardian && t('line.minor', { guardian: guardian.name }),
-    person.children > 0 && t('line.children', { n: person.children }),
+    person.children > 0 && t('line.children', { count: person.children }),
     weekly === null
       ? t('line.unsaid')
       : days.length === 0

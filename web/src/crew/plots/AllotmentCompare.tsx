@@ -28,7 +28,7 @@ export function AllotmentCompare({ year, applications }: { year: number; applica
     retry: false,
   });
   const give = useWrite('giveOutPlots', ({ data }) =>
-    t('gaveOut', { year, given: data.places.filter(({ bedId }) => bedId !== null).length }),
+    t('gaveOut', { year, count: data.places.filter(({ bedId }) => bedId !== null).length }),
   );
   const fault = look.error?.problem.errors?.[0];
   const giveBy = (method: 'draw' | 'bestFit') =>
@@ -176,9 +176,9 @@ function Outcome({ of, n }: { of: AllotmentLook['draw']['outcome']; n: number })
   const named = of.byWish.slice(0, -1);
   const lines = [
     t('given', { given: of.given, n }),
-    ...named.flatMap((count, i) => (count > 0 ? [t('wish', { n: count, place: i + 1 })] : [])),
-    ...(of.byWish.at(-1)! > 0 ? [t('unnamed', { n: of.byWish.at(-1) })] : []),
-    ...(of.kept > 0 ? [t('kept', { n: of.kept })] : []),
+    ...named.flatMap((count, i) => (count > 0 ? [t('wish', { count, place: i + 1 })] : [])),
+    ...(of.byWish.at(-1)! > 0 ? [t('unnamed', { count: of.byWish.at(-1) })] : []),
+    ...(of.kept > 0 ? [t('kept', { count: of.kept })] : []),
   ];
   return (
     <ul className="mt-1 font-normal text-sm">

@@ -23,8 +23,8 @@ export function AllotmentsPast({ year }: { year: number }) {
             <span className="mr-auto">
               {t('pastLine', {
                 when: dates.moment(one.at),
-                method: t(one.method).toLowerCase(),
-                given: one.places.filter(({ bedId }) => bedId !== null).length,
+                method: t(one.method),
+                count: one.places.filter(({ bedId }) => bedId !== null).length,
               })}
             </span>
             {one.record && (

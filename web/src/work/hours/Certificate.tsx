@@ -38,7 +38,7 @@ export function Certificate({ hours, year, heads, onClose }: Props) {
           })}
         </p>
         {heads > 1 && (
-          <p className="mt-2">{t('hours.certGroup', { n: heads, hours: inHours(hours.headMinutes) })}</p>
+          <p className="mt-2">{t('hours.certGroup', { count: heads, hours: inHours(hours.headMinutes) })}</p>
         )}
         <ul className="mt-6 text-sm">
           {hours.visits.map((visit) => (

@@ -17,6 +17,11 @@ const SEASONS = 5;
 
 /** Hours people gave, against what they pledged, and their certificates. */
 export default function HoursPage() {
+  return <Hours />;
+}
+
+/** @param mine one's own alone */
+export function Hours({ mine = false }: { mine?: boolean }) {
   const { t } = useTranslation('day');
   const { garden, personId } = useHere();
   const leads = useLeads();
@@ -29,7 +34,7 @@ export default function HoursPage() {
     <div className="flex flex-col gap-6">
       <div className="flex flex-col gap-6 print:hidden">
         <div className="flex flex-wrap items-end justify-between gap-3">
-          <Title>{t('hours.title')}</Title>
+          <Title>{mine ? t('hours.mine') : t('hours.title')}</Title>
           {hours.data?.some((one) => one.personId === personId) && (
             <Button look="act" onClick={() => setLogging({ personId, visit: null })}>
               <Plus aria-hidden size={18} />
@@ -37,8 +42,8 @@ export default function HoursPage() {
             </Button>
           )}
         </div>
-        <SessionPaths />
-        <p className="max-w-prose text-ink-soft">{t('hours.lead')}</p>
+        {!mine && <SessionPaths />}
+        <p className="max-w-prose text-ink-soft">{mine ? t('hours.mineLead') : t('hours.lead')}</p>
         <YearSelect
           label={t('hours.year')}
           value={year}
@@ -49,7 +54,7 @@ export default function HoursPage() {
       <Loaded of={hours}>
         {(list) => (
           <Table
-            list={list}
+            list={mine ? list.filter((one) => one.personId === personId) : list}
             year={year}
             heads={new Map(people.data?.map((one) => [one.id, one.headcount]))}
             onCorrect={(personId, visit) => setLogging({ personId, visit })}
