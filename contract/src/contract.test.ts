@@ -13,7 +13,7 @@ const paths = (tree: object, at = ''): string[] =>
 
 it('has every word in both languages, with the same blanks', () => {
   expect(paths(es)).toEqual(paths(en));
-  const blanks = (text: string) => text.match(/\{\{\w+\}\}/g) ?? [];
+  const blanks = (text: string) => text.match(/\{\{\w+(?:, \w+)?\}\}/g) ?? [];
   expect(paths(fieldsEs)).toEqual(paths(fieldsEn));
   for (const [code, text] of Object.entries(fieldsEn)) {
     expect(blanks(fieldsEs[code as keyof typeof fieldsEs])).toEqual(blanks(text));

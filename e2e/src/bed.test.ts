@@ -63,7 +63,7 @@ describe('a planting in its bed', () => {
     // Two quarters of a foot from the end in the south, at which it lay.
     await until(async () => (await planting(bed, 'strawberry')).at !== null);
     expect((await planting(bed, 'strawberry')).at).toEqual({ x: 0, y: expect.closeTo(0.1524, 3) });
-    await hand.reads('0.5 ft to 5.3 ft from the south end');
+    await hand.reads('6 in to 5 ft 4 in from the south end');
     await quiet(page);
     // To the far end, where peas were laid out: they give way to it.
     const box = (await (await drawn('Strawberry')).boundingBox())!;
@@ -116,9 +116,9 @@ describe('a sowing', () => {
     const there = await left();
     await hand.open(`/sessions/card/${task.id}`);
     await hand.reads(`${task.seeds} seeds`);
-    await hand.reads(`${task.seeds} from the 2025 packet (Saved in Bed 5), 1 to a hole.`);
+    await hand.reads(`${task.seeds} from the 2025 packet (Saved in Bed 5), 1 per hole.`);
     await hand.open('/seeds');
-    await hand.reads(`${task.seeds} seeds, 1 a hole; ${there - task.seeds} left over`);
+    await hand.reads(`${task.seeds} seeds, 1 per hole; ${there - task.seeds} left over`);
     await hand.open('/sessions');
     const row = `main li:has(a[href*="${task.id}"])`;
     await page.waitForSelector(row);

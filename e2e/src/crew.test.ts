@@ -40,7 +40,7 @@ it('changes the garden’s name and frosts, refuses a frost that is no day, and 
   await page.reload({ waitUntil: 'domcontentloaded' });
   await hand.reads('Millrace Commons and Orchard');
   await page.waitForSelector('input[name="lastFrost"]');
-  expect(await page.$eval('input[name="lastFrost"]', (input) => input.value)).toBe('14 May');
+  expect(await page.$eval('input[name="lastFrost"]', (input) => input.value)).toBe('May 14');
   await hand.write(w.place.name, 'Millrace Commons');
   await hand.press(w.kit.save);
   await page.waitForFunction(() => document.title.endsWith('· Millrace Commons'));
@@ -79,8 +79,8 @@ it('takes in a list of people after a look, with what is wrong in it beside its 
   await (input as unknown as { uploadFile(path: string): Promise<void> }).uploadFile(file);
   await hand.reads(filled(w.people.list.sum, { fresh: 1, known: 0, broken: 1 }));
   await hand.reads(filled(w.people.list.line, { line: 5 }));
-  await hand.press(w.people.list.take_one);
-  await hand.reads(w.people.list.taken_one);
+  await hand.press(filled(w.people.list.take_one, { count: 1 }));
+  await hand.reads(filled(w.people.list.taken_one, { count: 1 }));
   const people = await hand.list<{ name: string; language: string; role: string }[]>('people');
   expect(people.find(({ name }) => name === 'Ada Quillfeather')).toMatchObject({
     language: 'es',
@@ -116,7 +116,7 @@ it('takes a person, a tool and an entry away, and brings each back', async () =>
   await hand.press(w.kit.undo);
   await hand.reads(w.kit.undone);
   await page.waitForSelector(`[aria-label="${filled(w.crew.edit, { name: 'Ada Quillfeather' })}"]`);
-  await hand.open('/sessions/tools');
+  await hand.open('/tools');
   const [tool] = await hand.list<{ id: string }[]>('tools');
   await page.locator('main li button[aria-label]').click();
   await hand.reads(w.rota.tools.removed);
@@ -138,23 +138,23 @@ it('takes a person, a tool and an entry away, and brings each back', async () =>
 it('writes reminders up to a day, once to each person, and notes who was told in person', async () => {
   type Written = { kind: string; sent: boolean }[];
   const before = (await hand.list<Written>('messages')).length;
-  await hand.open('/sessions/messages');
+  await hand.open('/messages');
   await hand.press(w.day.post.write);
-  const wordsUpTo = w.day.post.written.split('{{n}}')[0]!;
+  const wordsUpTo = w.day.post.written_other.split('{{count}}')[1]!;
   await hand.reads(wordsUpTo);
   const first = await hand.list<Written>('messages');
   expect(first.length).toBeGreaterThan(before);
   expect(first.filter(({ kind }) => kind === 'reminder').length).toBeGreaterThanOrEqual(
     first.length - before,
   );
-  await hand.open('/sessions/messages');
+  await hand.open('/messages');
   await hand.press(w.day.post.write);
-  await hand.reads(filled(w.day.post.written, { n: 0 }));
+  await hand.reads(filled(w.day.post.written_other, { count: 0 }));
   expect((await hand.list<unknown[]>('messages')).length).toBe(first.length);
   const unsent = (list: { sent: boolean }[]) => list.filter(({ sent }) => !sent).length;
   await page
     .locator(`::-p-xpath(//button[starts-with(normalize-space(.), "${w.day.post.called}:")])`)
     .click();
-  await hand.reads(filled(w.day.post.toCall, { n: unsent(first) - 1 }));
+  await hand.reads(filled(w.day.post.toCall_other, { count: unsent(first) - 1 }));
   expect(troubles).toEqual([]);
 });

@@ -28,7 +28,7 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
   await hand.reads(w.season.noBeds);
   for (const [path, words] of [
     ['/season/propose', w.plan.propose.noBeds],
-    ['/season/next', 'can be rolled on'],
+    ['/season/next', 'can be carried over'],
     ['/season/labels', w.plan.labels.none],
     ['/seeds', w.seedBox.lots.none],
     ['/ground/sun', w.layout.sun.noBeds],
@@ -39,10 +39,10 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
     ['/sessions/day', w.day.board.none],
     ['/sessions/rota', w.rota.noSessionsHint],
     ['/sessions/care', w.day.care.none],
-    ['/sessions/frost', w.day.frost.none],
-    ['/sessions/messages', w.day.post.none],
+    ['/frost', w.day.frost.none],
+    ['/messages', w.day.post.none],
     ['/sessions/hours', w.day.hours.none],
-    ['/sessions/tools', w.rota.tools.none],
+    ['/tools', w.rota.tools.none],
   ] as const) {
     await hand.open(path);
     await hand.reads(words);
@@ -97,7 +97,7 @@ it('reckons from two frost dates alone, takes rules and crops of its own, and ha
 
   await hand.open('/garden/climate');
   await hand.reads(w.climate.station.none);
-  await hand.reads('10 May');
+  await hand.reads('May 10');
 
   await hand.open('/garden/rules');
   const twoWeeks = await page.waitForSelector(`::-p-text(${w.climate.rule.hardening.choice.twoWeeks})`);
@@ -154,8 +154,8 @@ it('turns the year round for a garden in the south', async () => {
   await hand.setDate(w.season.still.on, '2027-05-25');
   await hand.readsNot('Tomato');
   await hand.open('/garden/climate');
-  await hand.reads('5 Oct');
-  await hand.reads('1 May');
+  await hand.reads('Oct 5');
+  await hand.reads('May 1');
   for (const path of ['/garden/climate', '/ground', '/ground/judgement', '/season/propose', '/seeds']) {
     await hand.open(path);
     expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);

@@ -152,7 +152,7 @@ describe('laying the ground out', () => {
     await hand.press(layout.picture.scale);
     await drag([0.3, 0.4], [0.3, 0.4]);
     await drag([0.5, 0.4], [0.5, 0.4]);
-    await hand.reads('In truth');
+    await hand.reads('On the ground they are');
     expect(troubles.filter((trouble) => !trouble.includes('422'))).toEqual([]);
   }, 60_000);
 });
@@ -163,5 +163,5 @@ it('follows the sun, judges the ground and draws it on paper', async () => {
   await hand.open('/ground/judgement');
   await hand.reads('shades');
   await hand.open('/ground/print');
-  await hand.reads('scale 1 :');
+  await hand.reads('scale 1:');
 }, 60_000);

@@ -42,6 +42,16 @@ export class Hand {
     return this.click(byName('button', name));
   }
 
+  /** Presses the button whose title begins so. */
+  async pressTitled(title: string): Promise<void> {
+    await this.click(`button[title^="${title}"]`);
+  }
+
+  /** Chooses from a menu that is open. */
+  chooseItem(name: string): Promise<void> {
+    return this.click(byName('menuitem', name));
+  }
+
   /** Presses the button whose words are these, those for the ears alone with them. */
   async pressWords(words: string): Promise<void> {
     await this.click(`::-p-xpath(//button[normalize-space(.)="${words}"])`);

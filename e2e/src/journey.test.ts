@@ -17,15 +17,15 @@ afterAll(() => close());
 // Plans are made for next spring, whatever the day on which the test runs.
 const nextYear = new Date().getFullYear() + 1;
 const people = { en: 'Vera Quill', es: 'Vera Quill' };
-const bedName = { en: 'Bed 7', es: 'Bancal 7' };
+const bedName = { en: 'Bed 7', es: 'Cama 7' };
 const lines = {
   en: { sowing: 'sowed 40 ft of peas in bed 7', harvest: '3.2 lb peas bed 7 to pantry' },
   es: {
-    sowing: 'sembramos 12 m de guisantes en bancal 7',
-    harvest: '3,2 lb guisantes bancal 7 a la despensa',
+    sowing: 'sembramos 12 m de chícharos en cama 7',
+    harvest: '3.2 lb chícharos cama 7 a la despensa',
   },
 };
-const crop = { en: 'Pea', es: 'Guisante' };
+const crop = { en: 'Pea', es: 'Chícharo' };
 
 // A newcomer's whole way, in each language and at each width, with a restart at its end.
 it.each<['en' | 'es', Size]>([

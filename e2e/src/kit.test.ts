@@ -57,7 +57,8 @@ describe('a sign-in that has run out', () => {
     await page.waitForFunction(
       () => document.querySelector<HTMLInputElement>('input[maxlength="500"]')?.value === 'Bed 7 ',
     );
-    await hand.press(w.shell.signOut);
+    await hand.pressTitled(w.shell.ownMenu.split('{{name}}')[0]!);
+    await hand.chooseItem(w.shell.signOut);
     await hand.reads(w.crew.signIn.help);
     await page.browserContext().close();
   });
@@ -124,9 +125,7 @@ describe('a sheet', () => {
     await page.keyboard.press('Enter');
     await hand.write(w.crew.household, 'The Hollins of Mill Lane');
     await page.reload({ waitUntil: 'domcontentloaded' });
-    await page.waitForSelector(`[aria-label="${change}"]`);
-    await page.focus(`[aria-label="${change}"]`);
-    await page.keyboard.press('Enter');
+    // It is open again by itself: its address says so.
     await hand.reads(w.kit.restored.note);
     expect(await page.$eval('input[name="household"]', (input) => input.value)).toBe(
       'The Hollins of Mill Lane',
@@ -136,6 +135,11 @@ describe('a sheet', () => {
     expect(await faults(page)).toEqual([]);
     await hand.press(w.kit.leave.stay);
     await hand.press(w.kit.restored.over);
+    await page.keyboard.press('Escape');
+    await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
+    await page.focus(`[aria-label="${change}"]`);
+    await page.keyboard.press('Enter');
+    await page.waitForSelector('[role="dialog"]');
     await page.keyboard.press('Escape');
     await page.waitForFunction(() => !document.querySelector('[role="dialog"]'));
     await page.waitForFunction(
@@ -195,7 +199,7 @@ it('prints as many sheets of labels as it says', async () => {
 
 it('takes a change back from the list of changes, and makes and ends a private calendar address', async () => {
   const { page, hand, troubles } = await demo.signedIn();
-  await hand.open('/sessions/tools');
+  await hand.open('/tools');
   await hand.write(w.rota.tools.name, 'mattock');
   await hand.write(w.rota.tools.count, '2');
   await hand.press(w.rota.tools.add);
@@ -205,7 +209,7 @@ it('takes a change back from the list of changes, and makes and ends a private c
   await hand.reads('mattock');
   await page.locator(`::-p-aria([role="tabpanel"]) ::-p-aria([role="button"][name="${w.kit.undo}"])`).click();
   await hand.reads(w.kit.undone);
-  await hand.open('/sessions/tools');
+  await hand.open('/tools');
   await hand.reads(w.rota.tools.add);
   expect(await page.$$eval('main input', (inputs) => inputs.map(({ value }) => value))).not.toContain(
     'mattock',

@@ -78,7 +78,7 @@ describe('moving a planting along the year', () => {
     await page.mouse.move(box.x + 20, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + 20 + 41, box.y + box.height / 2, { steps: 6 });
-    await hand.reads('first pick');
+    await hand.reads('first picking');
     await page.mouse.up();
     await until(async () => (await spinach()).startOn !== before.startOn);
     const after = await spinach();
@@ -96,7 +96,7 @@ describe('moving a planting along the year', () => {
     await page.mouse.move(box.x + 20, box.y + box.height / 2);
     await page.mouse.down();
     await page.mouse.move(box.x + 20, over.y + over.height / 2, { steps: 8 });
-    await hand.reads('first pick');
+    await hand.reads('first picking');
     await page.mouse.up();
     const there = await bedNamed('Bed 3');
     const bedOf = async () => (await plantings()).find(({ id }) => id === before.id)!.bedId;
@@ -120,10 +120,10 @@ describe('moving a planting along the year', () => {
     await own.page.mouse.down();
     await own.page.mouse.move(box.x + 20 + 41, box.y + box.height / 2, { steps: 6 });
     await until(async () => held.length > 0);
-    expect(await own.page.evaluate(() => document.body.innerText)).not.toContain('first pick');
+    expect(await own.page.evaluate(() => document.body.innerText)).not.toContain('first picking');
     // The hand is at rest.
     for (const request of held) await request.continue();
-    await own.hand.reads('first pick');
+    await own.hand.reads('first picking');
     await own.page.keyboard.press('Escape');
     await own.page.browserContext().close();
   }, 60_000);
@@ -180,7 +180,7 @@ describe('moving a planting along the year', () => {
 
 it('says what does not go together and applies a remedy', async () => {
   await hand.open('/season');
-  await hand.reads('takes 200 % of its ground');
+  await hand.reads('uses 200% of its space');
   const bed = await bedNamed('Bed 6');
   await hand.press(plan.findings.help);
   const before = (await plantings()).filter((row) => row.bedId === bed);
@@ -191,9 +191,9 @@ it('says what does not go together and applies a remedy', async () => {
     const now = (await plantings()).filter((row) => before.some(({ id }) => id === row.id));
     return JSON.stringify(now) !== JSON.stringify(before);
   });
-  await page.waitForFunction(() => !document.body.innerText.includes('Bed 6 takes 200 %'));
+  await page.waitForFunction(() => !document.body.innerText.includes('Bed 6 uses 200%'));
   await undoLast();
-  await hand.reads('Bed 6 takes 200 %');
+  await hand.reads('Bed 6 uses 200%');
 }, 60_000);
 
 it('gives wishes a place, says why others have none, and puts it all in as one change', async () => {
@@ -203,12 +203,12 @@ it('gives wishes a place, says why others have none, and puts it all in as one c
   await hand.choose(plan.wish.crop, 'Radish');
   await hand.write(plan.wish.amount.plants, '60');
   await hand.press(w.kit.save);
-  await hand.reads('Wish for Radish saved.');
+  await hand.reads('Radish saved.');
   await hand.press(plan.propose.look);
   await hand.reads(plan.propose.unmet);
-  await hand.reads('the whole garden has');
-  await hand.reads('Proved within');
-  const put = await page.waitForSelector('::-p-text(plantings into the plan)');
+  await hand.reads('The whole garden has');
+  await hand.reads('of the best possible');
+  const put = await page.waitForSelector('::-p-text(plantings to the plan)');
   await put!.click();
   await until(async () => (await plantings(2027)).length > before + 5);
   await hand.reads(plan.propose.see);
@@ -221,7 +221,7 @@ it('rolls the garden over as a proposal, then as one change', async () => {
   await hand.open('/season/next');
   const before = (await plantings(2027)).length;
   await hand.reads('from Bed');
-  const put = await page.waitForSelector('::-p-text(plantings for 2027)');
+  const put = await page.waitForSelector('::-p-xpath(//button[contains(., "plantings for 2027")])');
   await put!.click();
   await until(async () => (await plantings(2027)).length > before + 5);
   await undoLast();
@@ -230,12 +230,12 @@ it('rolls the garden over as a proposal, then as one change', async () => {
 
 it('keeps a seed box and prints labels whose code opens the log of the bed', async () => {
   await hand.open('/seeds');
-  await hand.reads(seedBox.lots.poor.replace('{{share}} %: ', ''));
+  await hand.reads(seedBox.lots.poor.replace('{{share}}%: ', ''));
   await hand.press(seedBox.add);
   await hand.write(seedBox.field.amount, '250');
   await hand.write(seedBox.field.germination, '180');
   await hand.press(w.kit.save);
-  await hand.reads('Give 1 or less.');
+  await hand.reads('Enter 1 or less.');
   await hand.write(seedBox.field.germination, '80');
   await hand.press(w.kit.save);
   await hand.reads('saved.');

@@ -39,7 +39,7 @@ it('asks somebody when they can come, makes the rota, puts it into the sessions 
   await page.waitForSelector(leave);
   const left = await page.$eval(leave, (button) => button.textContent!.split(': ')[1]!.trim());
   await hand.click(leave);
-  await hand.reads(rota.hold.count.replace('{{n}}', '1'));
+  await hand.reads(rota.hold.count_one.replace('{{count}}', '1'));
   const before = page.url();
   // By whichever button: what is held is not lost.
   await hand.press(rota.make);
@@ -72,7 +72,7 @@ it('says where it is not made, and counts a tool in the words of the garden', as
   await hand.open('/sessions/rota?rota=of-yesterday');
   await hand.reads(rota.gone);
 
-  await hand.open('/sessions/tools');
+  await hand.open('/tools');
   await hand.write(rota.tools.name, 'loppers');
   await hand.write(rota.tools.count, '-2');
   await hand.press(rota.tools.add);
@@ -95,13 +95,15 @@ it('calls a session every week as one, and lets a volunteer say when they can co
   await hand.setDate(w.rota.sheet.on, '2026-07-01');
   await hand.setDate(rota.repeat.label, '2026-07-25');
   await hand.press(w.kit.save);
-  await hand.reads(rota.repeat.saved.replace('{{n}}', '4').replace('{{title}}', w.rota.sheet.usualTitle));
+  await hand.reads(
+    rota.repeat.saved_other.replace('{{count}}', '4').replace('{{title}}', w.rota.sheet.usualTitle),
+  );
   const called = (await sessions()).filter(({ on }) => on >= '2026-07-01');
   expect(called.map(({ on }) => on)).toEqual(['2026-07-01', '2026-07-08', '2026-07-15', '2026-07-22']);
 
   const volunteer = await demo.signedIn('volunteer', { language: 'es' }, 'phone');
   const es = speech.es;
-  await volunteer.hand.open('/sessions/mine');
+  await volunteer.hand.open('/mine/times');
   await volunteer.hand.reads(es.people.mine.title);
   await volunteer.hand.write(es.people.mostPerWeek, '3');
   await volunteer.hand.press(es.kit.save);

@@ -3,6 +3,7 @@ import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
 import { keysShown } from './keys.ts';
 import { screens } from './screens.ts';
+import { writtenWrong } from './writing.ts';
 
 const w = speech.en;
 
@@ -25,6 +26,16 @@ it('gives every screen a title of its own, in words, without an error, and no wi
   }
   expect(new Set(titles.values()).size, [...titles.values()].join()).toBe(screens.length);
   for (const [screen, title] of titles) expect(title, screen).toMatch(/^\S.* · Millrace Commons$/);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+}, 120_000);
+
+it('writes dates, times, lengths and shares as people do who count in feet', async () => {
+  const { page, hand, troubles } = await demo.signedIn('coordinator');
+  for (const screen of screens) {
+    await hand.open(screen);
+    expect(await writtenWrong(page), screen).toEqual([]);
+  }
   expect(troubles).toEqual([]);
   await page.browserContext().close();
 }, 120_000);
@@ -55,7 +66,7 @@ it('shows volunteers and receivers their own few things', async () => {
   expect(await volunteer.page.evaluate(() => document.body.innerText)).not.toContain(w.shell.rail.crew);
   const receiver = await signedIn('receiver');
   await receiver.hand.open('/');
-  await receiver.hand.reads('Harvest of 2026');
+  await receiver.hand.reads('Harvest in 2026');
   expect(receiver.troubles).toEqual([]);
   await volunteer.page.browserContext().close();
   await receiver.page.browserContext().close();
@@ -109,17 +120,17 @@ it('keeps a form when the garden cannot be reached', async () => {
   await hand.reads(w.kit.unreachable.title);
   await page.setOfflineMode(false);
   await hand.press(w.kit.save);
-  await hand.reads('Written in a dead spot is in the crew list.');
+  await hand.reads('Written in a dead spot is on the crew list.');
   await page.browserContext().close();
 });
 
 it('moves the demo clock and the week with it', async () => {
   const { page, hand } = await signedIn();
   await hand.open('/');
-  await hand.reads('Wednesday 20 May 2026');
+  await hand.reads('Wednesday, May 20, 2026');
   await hand.press(w.place.clock.on);
-  await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Thursday 21 May 2026');
+  await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Thursday, May 21, 2026');
   await hand.press(w.place.clock.back);
-  await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Wednesday 20 May 2026');
+  await page.waitForFunction(() => document.querySelector('h1')?.textContent === 'Wednesday, May 20, 2026');
   await page.browserContext().close();
 });

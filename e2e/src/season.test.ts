@@ -48,15 +48,15 @@ describe('what is logged', () => {
   it('is asked for where seed should long be up, and the asking ends when it is seen', async () => {
     const { page, hand, troubles } = await demo.signedIn();
     await hand.open('/');
-    await hand.reads('Lettuce in Bed 2 is not up.');
+    await hand.reads('Lettuce in Bed 2 has not come up.');
     // What is not up is not thinned.
     expect(await mainText(hand)).not.toContain('Thin lettuce in Bed 2');
     await page.locator(`::-p-aria([name="${w.log.line.label}"])`).fill('lettuce up in bed 2');
     await hand.reads(w.log.line.understood);
     await hand.press(w.log.save);
-    await hand.readsNot('Lettuce in Bed 2 is not up.');
+    await hand.readsNot('Lettuce in Bed 2 has not come up.');
     await hand.press(w.kit.undo);
-    await hand.reads('Lettuce in Bed 2 is not up.');
+    await hand.reads('Lettuce in Bed 2 has not come up.');
     expect(troubles).toEqual([]);
     await page.browserContext().close();
   });
@@ -66,10 +66,10 @@ describe('this year', () => {
   it('is said to be ahead or behind, by its degree days', async () => {
     const { page, hand } = await demo.signedIn();
     await hand.open('/');
-    await hand.reads('By its warmth the year is 3 days ahead.');
+    await hand.reads('Counting warmth, the season is 3 days ahead.');
     await hand.open('/garden/climate');
     await hand.reads('degree days above 40 °F so far');
-    await hand.reads('the year is 3 days ahead');
+    await hand.reads('the season is 3 days ahead');
     await page.browserContext().close();
   });
 
@@ -89,7 +89,7 @@ describe('this year', () => {
     await hand.write(w.log.amount, '71');
     await hand.press(w.log.save);
     await hand.reads(w.log.logged.soilReading);
-    await hand.reads('71 °F at seed depth, by the reading of 71 °F on Wed 20 May');
+    await hand.reads('71 °F at seed depth, measured as 71 °F on Wed, May 20');
     await hand.press(w.kit.undo);
     await hand.reads(w.kit.undone);
     await hand.reads(w.ground.soilNow.modelled);
@@ -163,11 +163,11 @@ it('has the station’s week, the same whenever it is looked at, and another a d
   await hand.open('/');
   expect(await week()).toEqual(first);
   await hand.press(w.place.clock.on);
-  await hand.reads('Thursday 21 May 2026');
+  await hand.reads('Thursday, May 21, 2026');
   await quiet(page);
   expect(await week()).not.toEqual(first);
   await hand.press(w.place.clock.back);
-  await hand.reads('Wednesday 20 May 2026');
+  await hand.reads('Wednesday, May 20, 2026');
   expect(troubles).toEqual([]);
   await page.browserContext().close();
 });

@@ -41,9 +41,9 @@ const shots: Record<string, Shot> = {
   crew: { path: '/crew' },
   sessions: { path: '/sessions' },
   'session-sheet': { path: '/sessions/day', follow: 'main h2 a', wait: 1_500 },
-  frost: { path: '/sessions/frost' },
+  frost: { path: '/frost' },
   plots: { path: '/crew/plots' },
-  rota: { path: '/sessions/rota', press: 'Make it', wait: 6_000 },
+  rota: { path: '/sessions/rota', press: 'Make a schedule', wait: 6_000 },
   'log-book': { path: '/log' },
 };
 

@@ -51,7 +51,7 @@ it('brings a station’s record into an empty garden, says what it left out, and
   await beginGarden(hand, w);
   await hand.open('/garden/climate');
   await hand.reads(w.climate.station.none);
-  await hand.reads('10 May');
+  await hand.reads('May 10');
 
   const page404 = join(folder, 'page.csv');
   writeFileSync(page404, '<!DOCTYPE html>\n<title>Not found</title>');
@@ -63,9 +63,9 @@ it('brings a station’s record into an empty garden, says what it left out, and
   await choose(hand, stationFile());
   await hand.write(w.climate.station.name, 'Mill race');
   await hand.press(w.climate.station.read);
-  await hand.reads('11,315 rows read');
-  await hand.reads('no date as 2026-05-20 (line 101)');
-  await hand.reads('the minimum is above the maximum (line 201)');
+  await hand.reads('11,315 lines read');
+  await hand.reads('no date like 2026-05-20: 1 (line 101)');
+  await hand.reads('the low is above the high: 1 (line 201)');
   await hand.reads('From 31 years');
   await hand.reads('Mill race');
 
@@ -177,9 +177,9 @@ describe('crops', () => {
     const mended = join(folder, 'mended.csv');
     writeFileSync(mended, 'id,inRowIn\nbeet,4\n');
     await choose(hand, mended);
-    await hand.reads('0 new, 1 changed, 0 as they are.');
-    await hand.press(w.crops.file.take.replace('{{n}}', '1'));
-    await hand.reads(w.crops.file.saved.replace('{{n}}', '1'));
+    await hand.reads('0 new, 1 changed, 0 the same.');
+    await hand.press(w.crops.file.take_one.replace('{{count}}', '1'));
+    await hand.reads(w.crops.file.saved_one.replace('{{count}}', '1'));
     expect(troubles).toEqual([]);
     await page.browserContext().close();
   });
@@ -196,7 +196,7 @@ it('goes from what can still be sown to a plan, rehearses it, and puts a series 
   await hand.reads('Plan a planting in School bed 2');
   expect(await hand.chosen(w.season.crop)).toBe('carrot');
   await hand.press(w.season.risk.rehearse.replace('{{years}}', '200'));
-  await hand.reads('in the middle');
+  await hand.reads('in a typical one');
   await hand.press(w.season.series.title);
   await hand.write(w.season.series.every, '0');
   await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
@@ -214,12 +214,12 @@ it('plans corn with its companions, each waiting for what is seen of the one bef
   await hand.open('/ground');
   await page.locator('::-p-text(Trial bed)').click();
   await hand.reads(w.season.waits.replace('{{crop}}', 'sweet corn'));
-  await hand.press(w.season.seen.replace('{{crop}}', 'Sweet corn').replace('{{next}}', 'climbing bean'));
-  await hand.reads('Sweet corn is far enough');
+  await hand.press(w.season.seen.replace('{{crop}}', 'Sweet corn').replace('{{next}}', 'pole bean'));
+  await hand.reads('Sweet corn is big enough');
   await hand.follow(w.ground.plan.planting);
   await hand.choose(w.season.crop, 'Sweet corn');
   await hand.press(w.season.sequence.keep);
-  await hand.reads('beans and squash wait for the corn');
+  await hand.reads('Beans and squash wait for the corn');
   expect(troubles).toEqual([]);
   await page.browserContext().close();
 });

@@ -66,7 +66,7 @@ function Bars({ rows, label, name }: BarsProps) {
             <td className="w-24 pl-2 text-right">
               {weight(grams)}
               {unweighed > 0 && (
-                <span className="block text-ink-soft text-xs">{t('unweighed', { n: unweighed })}</span>
+                <span className="block text-ink-soft text-xs">{t('unweighed', { count: unweighed })}</span>
               )}
             </td>
           </tr>

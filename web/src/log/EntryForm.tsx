@@ -1,4 +1,5 @@
 import { type Entry, type EntryInput, entryInput } from '@unity-acre/contract/log';
+import { numberIn } from '@unity-acre/contract/wording';
 import { destinations, type EntryRow, entryKinds, entryRow, type LineReading } from '@unity-acre/core/log';
 import { type AmountUnit, isTemperatureUnit, type UnitSystem } from '@unity-acre/core/units';
 import { useState } from 'react';
@@ -10,8 +11,6 @@ import { BedSelect, datesAlone, useBothSeasons, useHere, useList, useWrite } fro
 import { Button, DateField, Select } from '../kit/controls/index.ts';
 import { useDates } from '../kit/dates.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../kit/forms/index.ts';
-import { numberIn } from '../kit/numbersIn.ts';
-import { usePreferences } from '../preferences.ts';
 import { useMoveWords } from '../season/explain/index.ts';
 import { SeedsFromField } from './SeedsFromField.tsx';
 
@@ -65,7 +64,6 @@ export function EntryForm({ start, entry, onSaved }: Props) {
   const { garden } = useHere();
   const [id] = useState(() => entry?.id ?? newId());
   const names = useCropNames();
-  const language = usePreferences((preferences) => preferences.language);
   const dates = useDates();
   const moveWords = useMoveWords();
   const beds = useList('beds');
@@ -84,7 +82,7 @@ export function EntryForm({ start, entry, onSaved }: Props) {
     cropId: row.cropId ?? '',
     bedId: row.bedId ?? '',
     plantingId: row.plantingId ?? '',
-    amount: row.amount ? numberIn(language, row.amount.value, { decimals: 4, grouped: false }) : '',
+    amount: row.amount ? numberIn(row.amount.value, { decimals: 4, grouped: false }) : '',
     unit: row.amount?.unit ?? firstUnit(row.kind, garden.units),
     destination: row.destination ?? (entryRow(row.kind).amountIs === 'taken' ? 'household' : ''),
     seedsFrom: row.seedsFrom ?? null,

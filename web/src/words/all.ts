@@ -40,6 +40,8 @@ import dayEn from '../work/day/words.en.json' with { type: 'json' };
 import dayEs from '../work/day/words.es.json' with { type: 'json' };
 import rotaEn from '../work/rota/words.en.json' with { type: 'json' };
 import rotaEs from '../work/rota/words.es.json' with { type: 'json' };
+import weekEn from '../work/week/words.en.json' with { type: 'json' };
+import weekEs from '../work/week/words.es.json' with { type: 'json' };
 import { words as earlyEn } from './en.ts';
 import { words as earlyEs } from './es.ts';
 
@@ -68,6 +70,7 @@ export const allWords = {
     rota: rotaEn,
     season: seasonEn,
     seedBox: seedBoxEn,
+    week: weekEn,
   },
   es: {
     ...earlyEs,
@@ -92,5 +95,6 @@ export const allWords = {
     rota: rotaEs,
     season: seasonEs,
     seedBox: seedBoxEs,
+    week: weekEs,
   },
 };

@@ -76,7 +76,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     for (const [code, facts] of given) {
       const text = said[code] ?? said[`${code}_other`]!;
       const wanted = [...facts].flatMap((fact) => blanks[fact as keyof typeof blanks]);
-      expect([...text.matchAll(/\{\{(\w+)\}\}/g)].map(([, blank]) => blank).sort(), code).toEqual(
+      expect([...text.matchAll(/\{\{(\w+)(?:, \w+)?\}\}/g)].map(([, blank]) => blank).sort(), code).toEqual(
         wanted.sort(),
       );
       expect(facts.has('count'), code).toBe(said[code] === undefined);
@@ -106,7 +106,7 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
     for (const code of findingCodes) {
       const { says, advice } = words.findings[code];
       const facts = Object.keys(findingRow(code).facts);
-      const blanks = [...says.matchAll(/\{\{(\w+)\}\}/g)].map(([, blank]) => blank!);
+      const blanks = [...says.matchAll(/\{\{(\w+)(?:, \w+)?\}\}/g)].map(([, blank]) => blank!);
       for (const blank of blanks) expect([...facts, ...shown], code).toContain(blank);
       for (const fact of facts) expect(blanks, code).toContain(fact);
       expect(advice, code).not.toBe('');
@@ -203,6 +203,6 @@ describe.each(Object.entries(allWords))('in %s', (_, words) => {
 function expectFilled(reason: Reason, shown: string[], known: Record<string, unknown>): void {
   const text = known[reason.code] as string;
   expect(text, reason.code).toBeDefined();
-  for (const [, blank] of text!.matchAll(/\{\{(\w+)\}\}/g))
+  for (const [, blank] of text!.matchAll(/\{\{(\w+)(?:, \w+)?\}\}/g))
     expect([...Object.keys(reason), ...shown], `${reason.code} has no ${blank}`).toContain(blank);
 }

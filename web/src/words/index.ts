@@ -1,6 +1,7 @@
 import i18next from 'i18next';
 import { initReactI18next } from 'react-i18next';
 import { usePreferences } from '../preferences.ts';
+import { countInWords } from './counted.ts';
 import { type LateRoom, lateWords } from './late.ts';
 
 export const languages = ['en', 'es'] as const;
@@ -58,6 +59,7 @@ export async function startWords(): Promise<void> {
     missingKeyHandler: (_languages, room, key) => console.error(`no words for ${room}:${key}`),
     parseMissingKeyHandler: () => '…',
   });
+  countInWords(i18next);
   await speak(usePreferences.getState().language);
   begun();
   usePreferences.subscribe((now, before) => {

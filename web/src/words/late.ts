@@ -84,5 +84,9 @@ export const lateWords = {
     en: () => import('../crops/seedBox/words.en.json'),
     es: () => import('../crops/seedBox/words.es.json'),
   },
+  week: {
+    en: () => import('../work/week/words.en.json'),
+    es: () => import('../work/week/words.es.json'),
+  },
 };
 export type LateRoom = keyof typeof lateWords;

@@ -21,7 +21,7 @@ export function useTaskSentence(): (task: TaskView) => string {
     const known = bedIds.flatMap((id) => beds.data?.find((bed) => bed.id === id)?.name ?? []);
     if (known.length === 0) return t('wholeGarden');
     const named = known.slice(0, NAMED).join(', ');
-    return known.length > NAMED ? t('andBeds', { named, n: known.length - NAMED }) : named;
+    return known.length > NAMED ? t('andBeds', { named, count: known.length - NAMED }) : named;
   };
   return (task) => {
     const { kind } = task;
@@ -37,7 +37,7 @@ export function useTaskSentence(): (task: TaskView) => string {
     return t(key, {
       title: task.title,
       nth: task.nth,
-      crop: names.crop(task.cropId).toLowerCase(),
+      crop: names.inText(task.cropId),
       bed,
       row: length(task.rowLength),
       plants: number(task.plants, 0),

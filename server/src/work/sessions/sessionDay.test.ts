@@ -140,9 +140,9 @@ describe('a session that cannot be held', () => {
       language: 'es',
       sent: true,
     });
-    expect(to(ines).subject).toBe('Suspendida: Saturday work morning, sábado 23 de mayo');
+    expect(to(ines).subject).toBe('Cancelada: Saturday work morning, sábado 23 de mayo');
     expect(to(tom)).toMatchObject({ channel: 'text', address: '555 0101' });
-    expect(to(tom).body).toContain('is called off. Heavy rain all morning.');
+    expect(to(tom).body).toContain('is canceled. Heavy rain all morning.');
     // Who is under age has no address: their guardian reads it.
     expect(to(kim)).toMatchObject({ to: 'Ines', address: 'ines@example.org' });
     expect(to(kim).body).toContain('Se trata de Kim.');

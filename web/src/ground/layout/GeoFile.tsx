@@ -13,10 +13,15 @@ const MOST_NOTES = 12;
 export function GeoFile() {
   const { t } = useTranslation('layout');
   const { garden } = useHere();
+  const counted = ({ beds, landmarks }: Pick<GeoImport, 'beds' | 'landmarks'>) => ({
+    beds: t('file.beds', { count: beds }),
+    landmarks: t('file.landmarks', { count: landmarks }),
+  });
   const [file, setFile] = useState<File | null>(null);
   const [found, setFound] = useState<GeoImport | null>(null);
   const read = useWrite('importGround', {
-    say: ({ data: { saved, beds, landmarks } }) => (saved ? t('file.saved', { beds, landmarks }) : null),
+    say: ({ data: { saved, beds, landmarks } }) =>
+      saved ? t('file.saved', counted({ beds, landmarks })) : null,
     isShownHere: hasFields,
   });
   const send = (content: File, dry: 'yes' | 'no') =>
@@ -53,7 +58,7 @@ export function GeoFile() {
       />
       {found && file && (
         <div className="flex flex-col gap-2 border-blossom border-l-4 bg-straw-soft p-3 text-sm">
-          <p className="font-semibold">{t('file.found', { beds: found.beds, landmarks: found.landmarks })}</p>
+          <p className="font-semibold">{t('file.found', counted(found))}</p>
           <ul className="list-disc pl-5">
             {found.notes.slice(0, MOST_NOTES).map(({ feature, problem, mended }) => (
               <li key={`${feature} ${problem}`} className={mended ? '' : 'text-beet'}>
@@ -61,7 +66,9 @@ export function GeoFile() {
               </li>
             ))}
           </ul>
-          {found.notes.length > MOST_NOTES && <p>{t('file.more', { n: found.notes.length - MOST_NOTES })}</p>}
+          {found.notes.length > MOST_NOTES && (
+            <p>{t('file.more', { count: found.notes.length - MOST_NOTES })}</p>
+          )}
           {found.beds + found.landmarks > 0 && (
             <Button look="act" className="self-start" onClick={() => send(file, 'no')}>
               {t('file.put')}

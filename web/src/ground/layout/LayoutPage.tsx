@@ -178,7 +178,7 @@ function Chosen({ editing }: { editing: LayoutEditing }) {
   if (chosen.length > 1) {
     return (
       <section className="furrow">
-        <h2>{t('chosen.several', { n: chosen.length })}</h2>
+        <h2>{t('chosen.several', { count: chosen.length })}</h2>
         <div className="mt-2 flex flex-wrap gap-2">
           {alignments.map((by: Alignment) => (
             <Button

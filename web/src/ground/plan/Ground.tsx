@@ -2,7 +2,7 @@ import type { Bed } from '@unity-acre/contract/ground';
 import type { Family } from '@unity-acre/core/crops';
 import { beyondReach, groundArea, reaches } from '@unity-acre/core/ground';
 import { Plus } from 'lucide-react';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
@@ -19,7 +19,7 @@ import {
 import { Button } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
-import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { Bare, Loaded, Screen, useInAddress } from '../../kit/screens/index.ts';
 import { GroundPaths } from '../GroundPaths.tsx';
 import { Plan } from './Plan.tsx';
 import { tenureFill } from './tenureLook.ts';
@@ -55,14 +55,14 @@ export default function Ground() {
   const beds = useList('beds');
   const landmarks = useList('landmarks');
   const growing = useGrowing();
-  const [adding, setAdding] = useState(false);
+  const [opened, open] = useInAddress('bed');
   return (
     <Screen
       title={t('title')}
       className="flex flex-col gap-5"
       actions={
         coordinates && (
-          <Button onClick={() => setAdding(true)} look="act">
+          <Button onClick={() => open('new')} look="act">
             <Plus aria-hidden size={18} />
             {t('addBed')}
           </Button>
@@ -95,9 +95,7 @@ export default function Ground() {
           </>
         )}
       </Loaded>
-      {adding && (
-        <BedSheet bed={null} onClose={() => setAdding(false)} onUnfetched={() => setAdding(false)} />
-      )}
+      {opened === 'new' && <BedSheet bed={null} onClose={() => open(null)} onUnfetched={() => open(null)} />}
     </Screen>
   );
 }
@@ -124,14 +122,14 @@ function Legend({ beds }: { beds: Bed[] }) {
 function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]> }) {
   const { t } = useTranslation('ground');
   const { garden } = useHere();
-  const { length, area, number } = useMeasure();
+  const { length, area } = useMeasure();
   const year = garden.seasonYear;
   if (beds.length === 0) return null;
   const total = beds.reduce((sum, bed) => sum + groundArea(bed), 0);
   return (
     <section className="furrow">
       <h2>{t('list')}</h2>
-      <p className="text-ink-soft text-sm">{t('total', { beds: number(beds.length), area: area(total) })}</p>
+      <p className="text-ink-soft text-sm">{t('total', { count: beds.length, area: area(total) })}</p>
       <ul className="mt-1 xl:max-h-[33rem] xl:overflow-y-auto">
         {beds.map((bed) => {
           const tenure = tenureIn(bed, year);

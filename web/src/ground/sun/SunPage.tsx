@@ -11,7 +11,6 @@ import { Checkbox, Progress, Select, Slider } from '../../kit/controls/index.ts'
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { usePreferences } from '../../preferences.ts';
 import { GroundPaths } from '../GroundPaths.tsx';
 import { frameOf, Plan, pathOf } from '../plan/index.ts';
 import { openPlaces, standing, tallOnes, useSun } from './sun.ts';
@@ -115,12 +114,13 @@ function Sun({ beds, landmarks, crops }: Props) {
   const position = sunPosition(instant, sky.latitude, sky.longitude);
   const standingNow = obstacles.filter(({ months }) => !months || months[Number(on.slice(5, 7)) - 1]);
   const shadows = standingNow.flatMap((obstacle) => shadowOf(obstacle, position, sky.north));
-  const language = usePreferences((preferences) => preferences.language);
-  const clock = new Intl.DateTimeFormat(language, {
-    hour: 'numeric',
-    minute: '2-digit',
-    timeZone: garden.timeZone,
-  }).format(instant);
+  const clock = dates.time(
+    new Intl.DateTimeFormat('en-GB', {
+      hour: '2-digit',
+      minute: '2-digit',
+      timeZone: garden.timeZone,
+    }).format(instant),
+  );
   const told = sun.at === 'told' ? sun : null;
   const months = Array.from({ length: 12 }, (_, i) => `${year}-${String(i + 1).padStart(2, '0')}-01`);
   const dayOfYear = daysBetween(`${year}-01-01`, on);

@@ -22,7 +22,7 @@ export function FrostChart() {
         height={190}
         domain={[0, 1]}
         ticks={[0, 0.1, 0.5, 0.9, 1]}
-        showTick={(share) => `${Math.round(share * 100)} %`}
+        showTick={(share) => `${Math.round(share * 100)}%`}
       >
         {(x, y, dayAt) => {
           const curve = (thresholdC: number) =>

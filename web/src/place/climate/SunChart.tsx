@@ -42,7 +42,7 @@ export function SunChart() {
         height={200}
         domain={[0, 24]}
         ticks={[0, 6, 12, 18, 24]}
-        showTick={(hour) => `${hour}:00`}
+        showTick={(hour) => dates.time(`${String(hour % 24).padStart(2, '0')}:00`)}
       >
         {(x, y) => (
           <path

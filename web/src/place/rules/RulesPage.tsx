@@ -131,7 +131,7 @@ function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; ru
   const { t } = useTranslation(['place', 'climate', 'season']);
   const { garden } = useHere();
   const dates = useDates();
-  const { depth, number } = useMeasure();
+  const { depth } = useMeasure();
   const cropNames = useCropNames();
   const catalogue = useCatalogue();
   const almanac = useAlmanac();
@@ -143,7 +143,7 @@ function EffectRow({ effect, name, rules }: { effect: Effect; name: RuleName; ru
     if (!value) return t('climate:rules.notDone');
     if ('day' in value) return dates.short(value.day);
     if ('metres' in value) return depth(value.metres);
-    return t('climate:rules.neighbours', { n: number(value.count, 0) });
+    return t('climate:rules.neighbours', { count: value.count });
   };
   const moved = now && then && 'day' in now && 'day' in then ? daysBetween(now.day, then.day) : 0;
   const isSame = shown(now) === shown(then);

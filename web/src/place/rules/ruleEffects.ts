@@ -1,5 +1,5 @@
 import type { Catalogue } from '@unity-acre/core/crops';
-import { neighboursOf, plainCatalogue } from '@unity-acre/core/crops';
+import { neighboursOf } from '@unity-acre/core/crops';
 import type { Almanac } from '@unity-acre/core/place';
 import {
   computeMilestones,
@@ -50,7 +50,7 @@ export const effectsOf: Record<RuleName, Effect[]> = {
 
 /** How the crops of a rule are grown where it shows: the cucurbit schools indoors, short days in autumn. */
 function planFor(rule: RuleName, catalogue: Catalogue, cropId: string, year: number): PlantingPlan {
-  const crop = catalogue.crop(cropId) ?? plainCatalogue.crop(cropId)!;
+  const crop = catalogue.crop(cropId)!;
   const method = rule === 'cucurbits' ? 'startIndoors' : crop.methods[0]!;
   const cropping = rule === 'shortDays' ? 'autumn' : crop.croppings[0]!;
   return { crop, variety: crop.varieties[0]!, method, cropping, year, startOn: null };

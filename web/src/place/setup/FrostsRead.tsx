@@ -13,11 +13,11 @@ import type { GardenValues } from './gardenForm.ts';
 
 /** The frosts as the program understands them, while they are typed. */
 export function FrostsRead({ values }: { values: GardenValues }) {
-  const { t, i18n } = useTranslation('place');
+  const { t } = useTranslation('place');
   const dates = useDates();
   const latitude = readCoordinate(values.latitude, 'latitude');
-  const lastFrost = typedMonthDay(values.lastFrost, i18n.language);
-  const firstFrost = typedMonthDay(values.firstFrost, i18n.language);
+  const lastFrost = typedMonthDay(values.lastFrost, dates);
+  const firstFrost = typedMonthDay(values.firstFrost, dates);
   if (latitude === null || lastFrost === null || firstFrost === null) return null;
   const place = { latitude, longitude: 0, lastFrost, firstFrost };
   if (!frostsInOrder(place)) return null;

@@ -37,7 +37,7 @@ export default function GardenSetUp() {
 }
 
 function GardenForm() {
-  const { t, i18n } = useTranslation(['place', 'kit']);
+  const { t } = useTranslation(['place', 'kit']);
   const dates = useDates();
   const { garden } = useHere();
   const coordinates = useCoordinates();
@@ -49,7 +49,7 @@ function GardenForm() {
     version: garden.version,
     toValues: (row) => gardenValues(row, dates),
     flat: gardenField,
-    toBody: (values, read) => gardenBody(values, read, i18n.language),
+    toBody: (values, read) => gardenBody(values, read, dates),
     send: (body, ifMatch) => save.mutateAsync({ body, ifMatch }),
   });
   const better = garden.record ? 'record' : garden.normals ? 'means' : null;

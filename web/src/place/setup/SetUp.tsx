@@ -6,6 +6,7 @@ import { v7 as newId } from 'uuid';
 import { useBecome, useMe } from '../../garden/index.ts';
 import { ask } from '../../kit/ask.ts';
 import { Button } from '../../kit/controls/index.ts';
+import { useDates } from '../../kit/dates.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Loaded, Title } from '../../kit/screens/index.ts';
 import { GardenFields } from './GardenFields.tsx';
@@ -20,7 +21,8 @@ const flat = (path: string) =>
 /** First run: the garden and the one who coordinates it. */
 export default function SetUp() {
   const me = useMe();
-  const { t, i18n } = useTranslation('place');
+  const { t } = useTranslation('place');
+  const dates = useDates();
   const become = useBecome();
   const navigate = useNavigate();
   const [ids] = useState(() => ({ garden: newId(), person: newId() }));
@@ -33,7 +35,7 @@ export default function SetUp() {
     toBody: (values, read) => ({
       id: ids.garden,
       coordinator: { id: ids.person, name: values.person, email: values.email, password: values.password },
-      garden: gardenBody(values, read, i18n.language),
+      garden: gardenBody(values, read, dates),
       normals: values.means,
     }),
     send: async (body) => {

@@ -4,7 +4,7 @@ import { type Extremes, type MonthlyNormals, readCoordinate } from '@unity-acre/
 import { fromMetres, toCelsius, toFahrenheit, toMetres, type UnitSystem } from '@unity-acre/core/units';
 import { degreesIn, degreesShown } from '../../garden/index.ts';
 import { typedMonthDay } from '../../kit/controls/index.ts';
-import type { Dates } from '../../kit/datesIn.ts';
+import type { Dates } from '../../kit/dates.ts';
 import type { Reading, useBodyForm } from '../../kit/forms/index.ts';
 
 /** What the form of a garden holds: text as typed. */
@@ -114,10 +114,10 @@ function extremesIn(values: GardenValues, read: Reading): Extremes | null {
   return extremes;
 }
 
-/** @param language in which the dates are typed */
-export function gardenBody(values: GardenValues, read: Reading, language: string) {
+/** @param dates as which the frosts are typed */
+export function gardenBody(values: GardenValues, read: Reading, dates: Dates) {
   const frost = (typed: string): string | null =>
-    values.frostIsRare ? null : (typedMonthDay(typed, language) ?? typed.trim());
+    values.frostIsRare ? null : (typedMonthDay(typed, dates) ?? typed.trim());
   return {
     name: values.name,
     latitude: readCoordinate(values.latitude, 'latitude') ?? read.number('latitude', values.latitude),

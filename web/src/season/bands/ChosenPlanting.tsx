@@ -209,7 +209,10 @@ function MakeSeries({
         aria-label={t('seriesEvery')}
         value={String(every)}
         onChange={(value) => setEvery(Number(value))}
-        options={[7, 10, 14, 21].map((days) => ({ value: String(days), label: t('everyDays', { days }) }))}
+        options={[7, 10, 14, 21].map((days) => ({
+          value: String(days),
+          label: t('everyDays', { count: days }),
+        }))}
       />
     </span>
   );

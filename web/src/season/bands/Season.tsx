@@ -41,12 +41,20 @@ export default function Season() {
       title={t('title', { year })}
       className="flex flex-col gap-5"
       actions={
-        <YearSelect
-          label={t('year')}
-          value={year}
-          onChange={(year) => setSearch({ year: String(year) })}
-          years={[-3, -2, -1, 0, 1].map((n) => thisYear + n)}
-        />
+        <div className="flex flex-wrap items-end gap-5">
+          <Link
+            to="/season/labels"
+            className="inline-flex min-h-target items-center underline underline-offset-4"
+          >
+            {t('printLabels')}
+          </Link>
+          <YearSelect
+            label={t('year')}
+            value={year}
+            onChange={(year) => setSearch({ year: String(year) })}
+            years={[-3, -2, -1, 0, 1].map((n) => thisYear + n)}
+          />
+        </div>
       }
     >
       <SeasonPaths />

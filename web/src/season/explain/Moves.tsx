@@ -32,7 +32,7 @@ export function Moves({ moved }: { moved: Move[] }) {
               <span className="text-ink-soft">
                 {move.because === null
                   ? t('movedItself')
-                  : t('movedAfter', { step: t(`step.${move.because}`).toLowerCase() })}
+                  : t('movedAfter', { step: t(`step.${move.because}`) })}
               </span>
             </span>
           </li>

@@ -106,14 +106,11 @@ function Awaited({ planting, awaited }: { planting: Planting; awaited: Planting 
   const { garden } = useHere();
   const names = useCropNames();
   const [id] = useState(() => newId());
-  const words = {
-    crop: names.crop(awaited.cropId),
-    next: names.crop(planting.cropId).toLowerCase(),
-  };
-  const save = useWrite('saveEntry', () => t('seen', words));
+  const seen = t('seen', { crop: names.crop(awaited.cropId), next: names.inText(planting.cropId) });
+  const save = useWrite('saveEntry', () => seen);
   return (
     <p className="my-1 flex flex-wrap items-center gap-3 border-rain border-l-4 bg-rain-soft px-3 py-1">
-      {t('waits', { crop: words.crop.toLowerCase() })}
+      {t('waits', { crop: names.inText(awaited.cropId) })}
       <Button
         disabled={save.isPending}
         onClick={() =>
@@ -132,7 +129,7 @@ function Awaited({ planting, awaited }: { planting: Planting; awaited: Planting 
           })
         }
       >
-        {t('seen', words)}
+        {seen}
       </Button>
     </p>
   );

@@ -72,7 +72,7 @@ export function StepsChart({ steps, bed }: { steps: Milestone[]; bed: Spot }) {
         {t('chart.frost')}
       </text>
       <text x={LABEL - 5} y={FROST.from + 8} textAnchor="end" className="fill-ink-soft text-[10px]">
-        100 %
+        100%
       </text>
       <path d={frost(days) ?? ''} className="fill-rain-soft stroke-rain" strokeWidth={1} />
       <text x={0} y={NIGHTS.to - 4} className="fill-ink-soft text-[11px]">

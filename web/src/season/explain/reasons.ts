@@ -31,7 +31,7 @@ export function useReasonWords(): (reason: Reason) => string {
     if ('atC' in reason) words.at = temperature(reason.atC);
     if ('risk' in reason) words.risk = years(reason.risk);
     if (reason.code === 'nightsSteady') words.share = years(reason.share);
-    if ('cropId' in reason) words.crop = names.crop(reason.cropId).toLowerCase();
+    if ('cropId' in reason) words.crop = names.inText(reason.cropId);
     if (reason.code === 'maturity') words.since = t(`since.${reason.since}`);
     if (reason.code === 'coolSummer') {
       words.mean = temperature(reason.meanC);

@@ -95,13 +95,13 @@ function Sentence({ finding, beds, plantings }: { finding: Finding; beds: Bed[];
   const bed = beds.find(({ id }) => id === finding.bedId);
   const crops = finding.plantingIds.flatMap((id) => {
     const planting = plantings.find((one) => one.id === id);
-    return planting ? [names.crop(planting.cropId)] : [];
+    return planting ? [planting.cropId] : [];
   });
   const words: Record<string, string | number> = {
     bed: bed?.name ?? '',
-    a: crops[0] ?? '',
-    b: (crops[1] ?? '').toLowerCase(),
-    crops: [...new Set(crops)].join(', '),
+    a: crops[0] ? names.crop(crops[0]) : '',
+    b: crops[1] ? names.inText(crops[1]) : '',
+    crops: [...new Set(crops)].map(names.crop).join(', '),
     n: finding.plantingIds.length,
     ...useFacts()(finding),
   };
@@ -146,7 +146,7 @@ function Remedies({
   });
   const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
   const words = (remedy: Remedy, planting: Planting): string => {
-    const crop = names.crop(planting.cropId).toLowerCase();
+    const crop = names.inText(planting.cropId);
     switch (remedy.kind) {
       case 'moveBed':
         return t('plan:remedy.moveBed', { crop, bed: nameOf(remedy.bedId) });
@@ -160,10 +160,10 @@ function Remedies({
         return t('plan:remedy.layOut', { crop });
       case 'between': {
         const host = plantings.find(({ id }) => id === remedy.betweenId);
-        return t('plan:remedy.between', { crop, other: host ? names.crop(host.cropId).toLowerCase() : '' });
+        return t('plan:remedy.between', { crop, other: host ? names.inText(host.cropId) : '' });
       }
       case 'crop':
-        return t('plan:remedy.crop', { crop, other: names.crop(remedy.cropId).toLowerCase() });
+        return t('plan:remedy.crop', { crop, other: names.inText(remedy.cropId) });
     }
   };
   const apply = (remedy: Remedy, planting: Planting) => {

@@ -134,7 +134,10 @@ function Labels({ beds, plantings }: { beds: Bed[]; plantings: Planting[] }) {
           {t('labels.print')}
         </Button>
         <p className="text-ink-soft text-sm">
-          {t('labels.count', { count: labels.length, pages: pages.length })}
+          {t('labels.count', {
+            labels: t('labels.labels', { count: labels.length }),
+            sheets: t('labels.pages', { count: pages.length }),
+          })}
         </p>
       </div>
       {labels.length === 0 && <Bare title={t('labels.none')} />}

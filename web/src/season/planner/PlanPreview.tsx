@@ -111,7 +111,7 @@ function HowMany({
       </p>
       <p className="text-ink-soft text-sm">
         {t('count', {
-          rows: packing.rows,
+          count: packing.rows,
           perRow: packing.perRow,
           area: area(width * length),
           bed: area(groundArea(bed)),

@@ -21,10 +21,10 @@ export function WishList({ wishes, year }: { wishes: Wish[]; year: number }) {
   const { t } = useTranslation('plan');
   const names = useCropNames();
   const dates = useDates();
-  const { number, area, weight } = useMeasure();
+  const { area, weight } = useMeasure();
   const [open, setOpen] = useState<Wish | 'new' | null>(null);
   const amount = ({ by, amount: much, from, until }: Wish): string => {
-    if (by === 'plants') return t('wish.plants', { n: number(much, 0) });
+    if (by === 'plants') return t('wish.plants', { count: much });
     if (by === 'area') return area(much);
     const span =
       from && until ? ` ${t('wish.span', { from: dates.bare(from), until: dates.bare(until) })}` : '';

@@ -44,7 +44,6 @@ export default function Still() {
 function Open({ beds, plantings }: { beds: Bed[]; plantings: Planting[] }) {
   const { t } = useTranslation('season');
   const { garden } = useHere();
-  const { number } = useMeasure();
   const [search] = useSearchParams();
   const [asked, setAsked] = useState(() => ({
     on: search.get('on') ?? garden.today,
@@ -110,8 +109,8 @@ function Open({ beds, plantings }: { beds: Bed[]; plantings: Planting[] }) {
           <p className="text-ink-soft text-sm">
             {t('still.lead')}{' '}
             {t('still.count', {
-              n: number(open.length, 0),
-              crops: number(new Set(open.map((one) => one.crop.id)).size, 0),
+              count: open.length,
+              crops: t('still.crops', { count: new Set(open.map((one) => one.crop.id)).size }),
             })}
           </p>
           <ul>
@@ -140,7 +139,7 @@ function InTheBed({ bed, plantings, on }: { bed: Bed; plantings: Planting[]; on:
     there.length > 0
       ? t('still.occupied', {
           bed: bed.name,
-          crops: [...new Set(there.map((span) => names.crop(span.planting.cropId).toLowerCase()))].join(', '),
+          crops: [...new Set(there.map((span) => names.inText(span.planting.cropId)))].join(', '),
         })
       : next
         ? t('still.free', { bed: bed.name, day: dates.short(addDays(next, -1)) })

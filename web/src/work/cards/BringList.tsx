@@ -38,7 +38,7 @@ export function BringList({ tasks, session }: { tasks: TaskView[]; session: Sess
       }
       continue;
     }
-    const crop = names.crop(task.cropId).toLowerCase();
+    const crop = names.inText(task.cropId);
     const { amount, isBrought } = taskRow(task.kind).card;
     if (!isBrought) continue;
     if (amount === 'seeds') {

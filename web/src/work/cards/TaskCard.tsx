@@ -74,12 +74,12 @@ function Asked({ task }: { task: TaskView }) {
     per === 'person' ? t('day:card.each', { tool: toolName(tool) }) : toolName(tool),
   );
   const crew = [
-    needs.fewest > 1 && t('day:card.fewest', { n: needs.fewest }),
+    needs.fewest > 1 && t('day:card.fewest', { count: needs.fewest }),
     needs.strains.length > 0 &&
       t('day:card.asks', {
-        list: needs.strains.map((strain) => t(`people:strain.${strain}`).toLowerCase()).join(', '),
+        list: needs.strains.map((strain) => t(`day:card.strain.${strain}`)).join(', '),
       }),
-    needs.skill && t('day:card.learnt', { skill: t(`people:skill.${needs.skill}`).toLowerCase() }),
+    needs.skill && t('day:card.learnt', { skill: t(`people:skill.${needs.skill}`) }),
   ].filter(Boolean);
   return (
     <>

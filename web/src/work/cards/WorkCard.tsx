@@ -5,6 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
+import { useDates } from '../../kit/dates.ts';
 import { timeFor, useMarks } from '../day/index.ts';
 import { GoodUntil } from '../GoodUntil.tsx';
 import { useTaskSentence } from '../sentence.ts';
@@ -46,6 +47,7 @@ interface Props {
 export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
   const { t } = useTranslation('day');
   const { garden } = useHere();
+  const dates = useDates();
   const sentence = useTaskSentence();
   const add = useMarks((marks) => marks.add);
   const [asks, setAsks] = useState<'done' | 'stuck' | null>(null);
@@ -88,7 +90,9 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
           <p className="mt-2 flex flex-wrap items-center gap-2 print:hidden">
             <span className={`rounded-sm border-2 px-2 py-0.5 text-sm ${stateLook[work.state]}`}>
               {t(`state.${work.state}`)}
-              {work.state === 'underWay' && work.began && ` · ${t('board.since', { time: work.began })}`}
+              {work.state === 'underWay' &&
+                work.began &&
+                ` · ${t('board.since', { time: dates.time(work.began) })}`}
             </span>
             {mayMark && work.state !== 'done' && (
               <>
@@ -113,7 +117,7 @@ export function WorkCard({ task, session, people, numbers, mayMark }: Props) {
             <p className="text-ink-soft text-sm">
               {t('tookSay', {
                 minutes: work.minutes,
-                people: work.adults + work.beginners + work.children,
+                count: work.adults + work.beginners + work.children,
               })}
             </p>
           )}

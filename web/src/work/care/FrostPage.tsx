@@ -6,7 +6,6 @@ import { Link, useNavigate } from 'react-router';
 import { v7 as newId } from 'uuid';
 import { useCropNames } from '../../crops/names.ts';
 import { listKey, useHere, useList, useMeasure, useWrite } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
 import { ask } from '../../kit/ask.ts';
 import { Button, Checkbox, DateField, ScrollArea, TimeField } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
@@ -36,7 +35,6 @@ export default function FrostPage() {
   });
   return (
     <Screen title={t('frost.title')}>
-      <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('frost.lead')}</p>
       <Loaded of={watch}>
         {(frost) => (
@@ -90,7 +88,7 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
   const sizeOf = (cover: FrostWatch['covers'][number]) =>
     t('frost.size', { length: length(cover.length), width: length(cover.width) });
   const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
-  const cropsOf = (ids: string[]) => ids.map((id) => names.crop(id).toLowerCase()).join(', ');
+  const cropsOf = (ids: string[]) => ids.map((id) => names.inText(id)).join(', ');
   const cloth = frost.covers.reduce((sum, cover) => sum + cover.length * cover.width, 0);
   const covered = frost.covers.filter(({ sheet }) => sheet !== null).length;
   const askable = frost.people.toSorted((a, b) => order[a.free] - order[b.free]);
@@ -173,7 +171,7 @@ function CallOut({ frost, when, setWhen }: { frost: FrostWatch; when: When; setW
         ) : (
           <p className="text-sm">
             {t('frost.count')}{' '}
-            <Link to="/sessions/tools" className="underline underline-offset-4">
+            <Link to="/tools" className="underline underline-offset-4">
               {t('frost.toTools')}
             </Link>
           </p>

@@ -3,7 +3,6 @@ import { X } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useList, useWrite } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 import { NewSheet } from './NewSheet.tsx';
@@ -20,7 +19,6 @@ export default function ToolsPage() {
   const coordinates = useCoordinates();
   return (
     <Screen title={t('tools.title')}>
-      <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('tools.lead')}</p>
       <Loaded of={tools}>
         {(list) => (

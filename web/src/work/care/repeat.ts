@@ -26,7 +26,7 @@ export function useRepeatWords(): (round: Pick<Round, 'every' | 'monthly' | 'fir
   const dates = useDates();
   return (round) => {
     const repeat = repeatOf(round);
-    if (repeat === 'days') return t('care.days', { n: round.every });
+    if (repeat === 'days') return t('care.days', { count: round.every });
     if (repeat !== 'monthly') return t(`care.${repeat}`);
     const which = t(`care.which.${weekOfMonth(round.first) as 1 | 2 | 3 | 4 | 5}`);
     return t('care.monthlyOn', { which, weekday: dates.weekdayLong(round.first) });

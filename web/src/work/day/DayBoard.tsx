@@ -56,6 +56,7 @@ export default function DayBoard() {
 
 function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
   const { t } = useTranslation('day');
+  const dates = useDates();
   const { garden } = useHere();
   const sentence = useTaskSentence();
   const expected = expectedAt(session);
@@ -69,7 +70,7 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
     <section className="furrow">
       <h2>
         <Link to={`/sessions/${session.id}`} className="hover:underline">
-          {session.title}, {session.from}–{session.to}
+          {session.title}, {dates.times(session.from, session.to)}
         </Link>
       </h2>
       <p>
@@ -93,12 +94,12 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
               {sentence(task)}
               <span className="block text-ink-soft text-sm">
                 {[
-                  state === 'underWay' && known?.began && t('board.since', { time: known.began }),
+                  state === 'underWay' && known?.began && t('board.since', { time: dates.time(known.began) }),
                   state === 'done' &&
                     known?.minutes &&
                     t('tookSay', {
                       minutes: known.minutes,
-                      people: known.adults + known.beginners + known.children,
+                      count: known.adults + known.beginners + known.children,
                     }),
                   known?.note,
                 ]
@@ -156,6 +157,7 @@ function TimeBar({
 
 /** The clock under the bars. */
 function Hours({ session }: { session: Session }) {
+  const dates = useDates();
   const middle = (minuteOf(session.from) + minuteOf(session.to)) / 2;
   const clock = `${String(Math.floor(middle / 60)).padStart(2, '0')}:${String(Math.round(middle % 60)).padStart(2, '0')}`;
   return (
@@ -164,9 +166,9 @@ function Hours({ session }: { session: Session }) {
       className="hidden gap-x-6 text-ink-soft text-sm md:grid md:grid-cols-[6.5rem_minmax(0,1fr)_minmax(12rem,24rem)]"
     >
       <span className="col-start-3 flex justify-between">
-        <span>{session.from}</span>
-        <span>{clock}</span>
-        <span>{session.to}</span>
+        <span>{dates.time(session.from)}</span>
+        <span>{dates.time(clock)}</span>
+        <span>{dates.time(session.to)}</span>
       </span>
     </p>
   );

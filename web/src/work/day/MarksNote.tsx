@@ -10,7 +10,7 @@ export function MarksNote() {
     <div aria-live="polite" className="contents">
       {waiting.length > 0 && (
         <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">
-          {t('day:offline', { n: waiting.length })}
+          {t('day:offline', { count: waiting.length })}
         </p>
       )}
       {refused.map(({ mark, code }) => (

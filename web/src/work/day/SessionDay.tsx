@@ -96,7 +96,7 @@ function Day({ session: asRead, tasks, people }: { session: Session; tasks: Task
         <div>
           <Title>{session.title}</Title>
           <p className="mt-1">
-            {dates.long(session.on)}, {session.from}–{session.to}
+            {dates.long(session.on)}, {dates.times(session.from, session.to)}
             {session.meetAt && ` · ${t('meet', { place: session.meetAt })}`} ·{' '}
             {session.lead ? t('led', { name: session.lead }) : t('noLead')}
           </p>

@@ -3,7 +3,6 @@ import { addDays } from '@unity-acre/core/calendar';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere, useList, useWrite } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
 import { Button, DateField } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field, firstFault, hasFields } from '../../kit/forms/index.ts';
@@ -15,7 +14,6 @@ export default function MessagesPage() {
   const messages = useList('messages');
   return (
     <Screen title={t('post.title')}>
-      <SessionPaths />
       <p className="max-w-prose text-ink-soft">{t('post.lead')}</p>
       <Reminding />
       <Loaded of={messages}>
@@ -33,7 +31,7 @@ export default function MessagesPage() {
             <>
               {toCall.length > 0 && (
                 <section className="furrow">
-                  <h2>{t('post.toCall', { n: toCall.length })}</h2>
+                  <h2>{t('post.toCall', { count: toCall.length })}</h2>
                   <Letters list={toCall} />
                 </section>
               )}
@@ -55,7 +53,7 @@ function Reminding() {
   const { garden } = useHere();
   const [until, setUntil] = useState(addDays(garden.today, 2));
   const remind = useWrite('remind', {
-    say: ({ data }) => t('post.written', { n: data.messages }),
+    say: ({ data }) => t('post.written', { count: data.messages }),
     isShownHere: hasFields,
   });
   const error = firstFault(remind.error);

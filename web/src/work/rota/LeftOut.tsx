@@ -33,7 +33,7 @@ export function LeftOutTasks({
   left.sort((a, b) => Number(b.reason.why === 'keptOut') - Number(a.reason.why === 'keptOut'));
   return (
     <section className="furrow">
-      <h2>{t('rota:tasksLeft', { n: left.length })}</h2>
+      <h2>{t('rota:tasksLeft', { count: left.length })}</h2>
       {left.length === 0 && <p>{t('rota:allTasksIn')}</p>}
       <ul>
         {left.slice(0, SHOWN).map(({ reason, task }) => (
@@ -59,7 +59,7 @@ export function LeftOutTasks({
         ))}
       </ul>
       {left.length > SHOWN && (
-        <p className="text-ink-soft">{t('work:andMore', { n: left.length - SHOWN })}</p>
+        <p className="text-ink-soft">{t('work:andMore', { count: left.length - SHOWN })}</p>
       )}
     </section>
   );
@@ -128,7 +128,7 @@ export function LeftOutPeople({ rota, names }: { rota: Rota; names: RotaNames })
   if (left.length === 0) return null;
   return (
     <section className="furrow">
-      <h2>{t('peopleLeft', { n: left.length })}</h2>
+      <h2>{t('peopleLeft', { count: left.length })}</h2>
       <ul>
         {left.map(({ person, why }) => (
           <li key={person.id} className="flex flex-wrap justify-between gap-x-4 border-line border-b py-1">

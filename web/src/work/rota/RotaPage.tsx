@@ -117,7 +117,14 @@ function Making({ names }: { names: RotaNames }) {
       {isGone && <p className="border-blossom border-l-4 bg-straw-soft px-3 py-2">{t('gone')}</p>}
       {isWorking && now && (
         <div aria-live="polite">
-          <p>{t('working', { seconds: number(now.seconds, 0), ...now.size })}</p>
+          <p>
+            {t('working', {
+              seconds: number(now.seconds, 0),
+              people: t('size.people', { count: now.size.people }),
+              sessions: t('size.sessions', { count: now.size.sessions }),
+              tasks: t('size.tasks', { count: now.size.tasks }),
+            })}
+          </p>
           {now.goals.length > 0 && (
             <p className="text-ink-soft">
               {t('reaching', { goals: now.goals.slice(0, 2).map(goalWords).join('; ') })}
@@ -205,7 +212,7 @@ function Made({
               {isHolding && (
                 <>
                   <p className="basis-full text-ink-soft text-sm">{t('hold.hint')}</p>
-                  <span>{t('hold.count', { n: holdCount(holds) })}</span>
+                  <span>{t('hold.count', { count: holdCount(holds) })}</span>
                   <Button disabled={busy} onClick={again}>
                     {t('hold.again')}
                   </Button>
@@ -240,7 +247,9 @@ function MoveNote({ rota, names }: { rota: Rota; names: RotaNames }) {
   const said = { title: session.title, day: dates.short(session.on) };
   return (
     <p className="max-w-prose border-blossom border-l-4 bg-straw-soft px-3 py-2">
-      {to ? t('move.to', { ...said, to: `${dates.short(to.on)}, ${to.from}–${to.to}` }) : t('move.off', said)}
+      {to
+        ? t('move.to', { ...said, to: `${dates.short(to.on)}, ${dates.times(to.from, to.to)}` })
+        : t('move.off', said)}
     </p>
   );
 }

@@ -39,9 +39,7 @@ export function RotaSessions({ rota, names, holding }: Props) {
           >
             <p className="leading-tight">
               <span className="block font-semibold">{dates.short(session.on)}</span>
-              <span className="text-ink-soft text-sm">
-                {session.from}–{session.to}
-              </span>
+              <span className="text-ink-soft text-sm">{dates.times(session.from, session.to)}</span>
             </p>
             <div className="min-w-0">
               <h3>{session.title}</h3>
@@ -163,7 +161,7 @@ function TaskLine({
         </span>
         {isUnstated && (
           <span className="block border-blossom border-l-4 pl-2 text-sm">
-            {t('unstated', { skill: t(`people:skill.${skill}`).toLowerCase() })}
+            {t('unstated', { skill: t(`people:skill.${skill}`) })}
           </span>
         )}
       </span>

@@ -1,4 +1,5 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
+import { crewNeed } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useHere, useLeads, useMeasure } from '../../garden/index.ts';
@@ -7,7 +8,7 @@ import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { inWorkOrder } from '../order.ts';
 import { TaskRow } from '../TaskRow.tsx';
-import { crewNeed } from './crewNeed.ts';
+
 import { SignUpButton } from './SignUpButton.tsx';
 
 /** Only where sessions are written out: its words come with that screen. */
@@ -48,9 +49,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
     >
       <p className="leading-tight">
         <span className="block font-semibold">{dates.short(session.on)}</span>
-        <span className="text-ink-soft text-sm">
-          {session.from}–{session.to}
-        </span>
+        <span className="text-ink-soft text-sm">{dates.times(session.from, session.to)}</span>
       </p>
       <div className="min-w-0">
         <div className="flex flex-col justify-between gap-x-4 sm:flex-row sm:items-start">

@@ -59,7 +59,7 @@ export function SessionSheet({ session, taken, wanted = null, onMove, onClose }:
   // Made once, so that what is sent again is the same.
   const [ids] = useState(() => Array.from({ length: MOST_REPEATED }, (_, i) => (i === 0 ? id : newId())));
   const callAll = useWrite('callSessions', ({ data }) =>
-    t('rota:repeat.saved', { n: data.length, title: data[0]?.title }),
+    t('rota:repeat.saved', { count: data.length, title: data[0]?.title }),
   );
   const remove = useWrite('removeSession', () => t('rota:sheet.sessionRemoved', { title: session?.title }));
   const valuesOf = (row: Session): Values => ({

@@ -27,19 +27,18 @@ export default function Sessions() {
   const [search, setSearch] = useSearchParams();
   // A task on another screen may ask for a session of its own.
   const wanted = search.get('task');
-  const [edited, setEdited] = useState<Session | 'new' | null>(wanted ? 'new' : null);
+  const opened = search.get('session') ?? (wanted ? 'new' : null);
+  const edited = sessions.data?.find(({ id }) => id === opened) ?? null;
+  const open = (id: string) => setSearch({ session: id });
   const [moved, setMoved] = useState<Session | null>(null);
   useLive();
-  const close = () => {
-    setEdited(null);
-    setSearch({}, { replace: true });
-  };
+  const close = () => setSearch({}, { replace: true });
   return (
     <Screen
       title={t('sessions')}
       actions={
         leads && (
-          <Button look="act" onClick={() => setEdited('new')}>
+          <Button look="act" onClick={() => open('new')}>
             <Plus aria-hidden size={18} />
             {t('call')}
           </Button>
@@ -64,13 +63,13 @@ export default function Sessions() {
                     session={session}
                     tasks={tasks.data ?? []}
                     full
-                    onEdit={setEdited}
+                    onEdit={({ id }) => open(id)}
                     onMove={setMoved}
                   />
                 ))}
               </section>
               <CalendarAddress />
-              <Past sessions={past} tasks={tasks.data ?? []} onEdit={setEdited} />
+              <Past sessions={past} tasks={tasks.data ?? []} onEdit={({ id }) => open(id)} />
             </>
           );
         }}
@@ -83,9 +82,9 @@ export default function Sessions() {
           onUnfetched={() => setMoved(null)}
         />
       )}
-      {edited && tasks.data && (
+      {(opened === 'new' || edited) && tasks.data && (
         <SessionSheet
-          session={edited === 'new' ? null : edited}
+          session={edited}
           taken={tasks.data}
           wanted={wanted}
           onUnfetched={close}
