@@ -62,7 +62,9 @@ it('says on a card how a task is done and what to mind', async () => {
 it('shows volunteers and receivers their own few things', async () => {
   const volunteer = await signedIn('volunteer');
   await volunteer.hand.open('/');
-  await volunteer.hand.reads(w.work.sessionsComing);
+  await volunteer.hand.reads(w.week.home.next);
+  await volunteer.hand.reads(w.week.home.takeOn);
+  await volunteer.hand.readsNot(w.week.decide.title);
   expect(await volunteer.page.evaluate(() => document.body.innerText)).not.toContain(w.shell.rail.crew);
   const receiver = await signedIn('receiver');
   await receiver.hand.open('/');

@@ -91,7 +91,7 @@ it('brings a station’s record into an empty garden, says what it left out, and
     inputs[1]!.dispatchEvent(new Event('input', { bubbles: true }));
   });
   await hand.press(w.kit.save);
-  await hand.reads('From monthly means');
+  await hand.reads('From monthly averages');
 
   expect(troubles).toEqual([]);
   await close();
@@ -201,7 +201,7 @@ it('goes from what can still be sown to a plan, rehearses it, and puts a series 
   await hand.write(w.season.series.every, '0');
   await hand.reads(w.fields.atLeast.replace('{{limit}}', '1'));
   await hand.write(w.season.series.every, '20');
-  await hand.press(w.season.series.keep.replace('{{count}}', '3'));
+  await hand.press(w.season.series.keep.replace('{{count, sowing}}', '3 sowings'));
   await hand.reads('3 sowings from');
   await hand.press(w.kit.undo);
   await hand.reads(w.kit.undone);

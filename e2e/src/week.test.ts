@@ -176,3 +176,24 @@ it('shows what needs somebody first on a phone, and stands up to WCAG at both wi
     await page.browserContext().close();
   }
 });
+
+it('gives a volunteer a home of their own, where they take work and give it back', async () => {
+  const { page, hand, troubles } = await demo.signedIn('volunteer', {}, 'phone');
+  await hand.open('/');
+  await hand.reads(w.week.home.takeOn);
+  const { memberships } = await page.evaluate(async () => (await fetch('/api/me')).json());
+  const mine = async () =>
+    (
+      await hand.list<(SessionRow & { signUps: { personId: string }[] })[]>('sessions?from=2026-05-20')
+    ).filter(({ signUps }) => signUps.some(({ personId }) => personId === memberships[0].personId)).length;
+  const before = await mine();
+  await hand.press(w.week.home.take);
+  await page.waitForFunction(() => /You are signed up for/.test(document.body.innerText));
+  expect(await mine()).toBe(before + 1);
+  await hand.press(w.kit.undo);
+  await hand.reads(w.kit.undone);
+  expect(await mine()).toBe(before);
+  expect(await faults(page)).toEqual([]);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});

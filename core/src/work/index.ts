@@ -8,3 +8,4 @@ export * from './rota/index.ts';
 export * from './sheets.ts';
 export * from './tasks/index.ts';
 export * from './toHaveReady.ts';
+export * from './workFor.ts';

@@ -30,7 +30,7 @@ export interface Place extends Way {
 /** The places on the rail, named by what people come to do. */
 export const places: readonly Place[] = [
   { name: 'thisWeek', to: '/', icon: CalendarDays, may: [...crew, 'receiver'], onPhone: true },
-  { name: 'ground', to: '/ground', icon: MapIcon, may: [...crew, 'receiver'], onPhone: true },
+  { name: 'ground', to: '/ground', icon: MapIcon, may: crew, onPhone: true },
   { name: 'season', to: '/season', icon: Rows3, may: crew, onPhone: false },
   { name: 'crew', to: '/crew', icon: UsersRound, may: leads, onPhone: false },
   { name: 'sessions', to: '/sessions', icon: Shovel, may: crew, onPhone: true },

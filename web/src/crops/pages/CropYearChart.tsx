@@ -64,7 +64,7 @@ export function CropYearChart({ cropId, ways }: { cropId: string; ways: CropWay[
           {t('season:chart.frost')}
         </text>
         <text x={LABEL - 6} y={16} textAnchor="end" className="fill-ink-soft text-[11px]">
-          100 %
+          100%
         </text>
         <path d={frost(places) ?? ''} className="fill-rain-soft stroke-rain" />
         <text x={0} y={74} className="fill-ink-soft text-[12px]">

@@ -18,8 +18,8 @@ function withPerson(session: Session, personId: string, name: string): Session {
   return { ...session, signUps: [...session.signUps, one] };
 }
 
-/** Signs oneself up for a session, or off. */
-export function SignUpButton({ session }: { session: Session }) {
+/** Signs oneself up for a session, or off. @param words what it says to sign up by */
+export function SignUpButton({ session, words }: { session: Session; words?: string }) {
   const { t } = useTranslation('work');
   const { personId, name } = useHere();
   const coming = session.signUps.reduce((sum, { headcount }) => sum + headcount, 0);
@@ -42,7 +42,7 @@ export function SignUpButton({ session }: { session: Session }) {
     </Button>
   ) : (
     <Button disabled={signUp.isPending} onClick={() => signUp.mutate({ params, body: {} })}>
-      {t(coming < session.capacity ? 'signUp' : 'wait')}
+      {coming < session.capacity ? (words ?? t('signUp')) : t('wait')}
     </Button>
   );
 }

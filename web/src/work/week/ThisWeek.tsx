@@ -1,30 +1,21 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
-import { standsOut, withBriefTogether } from '@unity-acre/core/work';
+import { withBriefTogether } from '@unity-acre/core/work';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
-import { useCatalogue } from '../../crops/catalogue.ts';
-import { useCropNames } from '../../crops/names.ts';
-import {
-  datesAlone,
-  useAlmanac,
-  useBothSeasons,
-  useHere,
-  useLeads,
-  useList,
-  useMeasure,
-} from '../../garden/index.ts';
+import { datesAlone, useAlmanac, useBothSeasons, useHere, useLeads, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { useMedia } from '../../kit/useMedia.ts';
+import { speakOf } from '../../words/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { SessionRow, useSessions } from '../sessions/index.ts';
 import { TaskRow } from '../TaskRow.tsx';
 import { useTasks } from '../taskLists.ts';
-import { WeatherStrip } from './WeatherStrip.tsx';
+import { WeatherNote, WeatherStrip } from './WeatherStrip.tsx';
 import { WeekRibbon } from './WeekRibbon.tsx';
 import { weekDays } from './weekDays.ts';
 
@@ -32,12 +23,20 @@ const HarvestTotals = lazy(async () => ({
   default: (await import('../../harvest/HarvestTotals.tsx')).HarvestTotals,
 }));
 
-/** Chance of frost from which tender plants outdoors are worth a word. */
-const FROST_WORTH_A_WORD = 0.05;
-
 /** From this width there is room for the days side by side. */
 const WIDE = '(min-width: 48rem)';
 
+/** A volunteer has a home of their own. */
+const VolunteerHome = fetchedPart(
+  async () => {
+    const [{ VolunteerHome: home }] = await Promise.all([
+      import('./home/VolunteerHome.tsx'),
+      speakOf('season'),
+    ]);
+    return home;
+  },
+  <div className="min-h-[40rem]" />,
+);
 /** What needs a person is for those who lead. */
 const Decisions = fetchedPart(
   async () => (await import('./decisions/Decisions.tsx')).Decisions,
@@ -127,6 +126,7 @@ function Answers({
   const isWide = useMedia(WIDE);
   const { from, until } = weekDays(garden.today);
   const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
+  if (!leads) return <VolunteerHome sessions={sessions} tasks={tasks} plantings={plantings} />;
   const open = tasks.filter(
     (task) =>
       (task.state === 'open' || task.state === 'late') &&
@@ -139,8 +139,8 @@ function Answers({
   const late = open.filter((task) => task.state === 'late').length;
   return (
     <>
-      {leads && <Decisions sessions={sessions} tasks={tasks} plantings={plantings} />}
-      {isWide && leads ? (
+      <Decisions sessions={sessions} tasks={tasks} plantings={plantings} />
+      {isWide ? (
         <WeekBoard
           from={from}
           sessions={sessions.filter(({ state }) => state === 'called')}
@@ -156,19 +156,16 @@ function Answers({
             <h2>{t('sessionsComing')}</h2>
             {coming.length === 0 && (
               <Bare title={t('noSessions')}>
-                {leads && (
-                  <Link to="/sessions" className="underline underline-offset-4">
-                    {t('call')}
-                  </Link>
-                )}
+                <Link to="/sessions?session=new" className="underline underline-offset-4">
+                  {t('call')}
+                </Link>
               </Bare>
             )}
             {coming.map((session) => (
               <SessionRow key={session.id} session={session} tasks={tasks} />
             ))}
           </section>
-          {!leads && <AtRisk plantings={plantings} />}
-          {!(isWide && leads) && <WeatherStrip />}
+          {isWide ? <WeatherNote /> : <WeatherStrip />}
         </div>
         <section className="furrow">
           <h2>{t('untaken', { count: single.length + brief.length })}</h2>
@@ -188,14 +185,12 @@ function Answers({
             ))}
             {single.slice(0, 30).map((task) => (
               <TaskRow key={task.id} task={task}>
-                {leads && (
-                  <Link
-                    to={`/sessions?task=${task.id}`}
-                    className="inline-flex min-h-target items-center px-1.5 text-ink underline decoration-line-strong underline-offset-4"
-                  >
-                    {t('intoSession')}
-                  </Link>
-                )}
+                <Link
+                  to={`/sessions?task=${task.id}`}
+                  className="inline-flex min-h-target items-center px-1.5 text-ink underline decoration-line-strong underline-offset-4"
+                >
+                  {t('intoSession')}
+                </Link>
               </TaskRow>
             ))}
           </ul>
@@ -205,61 +200,5 @@ function Answers({
         </section>
       </div>
     </>
-  );
-}
-
-/** Seed that is not up, and tender plants that stand outdoors while frost may come. */
-function AtRisk({ plantings }: { plantings: Planting[] }) {
-  const { t } = useTranslation('work');
-  const { garden } = useHere();
-  const leads = useLeads();
-  const dates = useDates();
-  const names = useCropNames();
-  const { number } = useMeasure();
-  const catalogue = useCatalogue();
-  const beds = useList('beds');
-  const bedName = (id: string) => beds.data?.find((bed) => bed.id === id)?.name ?? '';
-  const overdue = plantings.filter(
-    ({ overdueAfter }) => overdueAfter !== null && overdueAfter < garden.today,
-  );
-  const risk = freezeRisk(useAlmanac(), garden.today);
-  const outdoors = plantings.filter(({ cropId, steps }) => {
-    const crop = catalogue.crop(cropId);
-    return crop && crop.hardiness !== 'hardy' && standsOut(steps, garden.today);
-  });
-  const frosty = risk >= FROST_WORTH_A_WORD && outdoors.length > 0;
-  if (overdue.length === 0 && !frosty) return null;
-  return (
-    <section className="furrow">
-      <h2>{t('lookAt')}</h2>
-      <ul>
-        {frosty && (
-          <li className="border-line border-b py-2">
-            <strong className="text-rain">{t('risk.frost', { percent: number(risk * 100, 0) })}</strong>{' '}
-            {t('risk.standing', {
-              plantings: outdoors.map((p) => `${names.inText(p.cropId)} (${bedName(p.bedId)})`).join(', '),
-            })}{' '}
-            {leads && (
-              <Link to="/frost" className="underline underline-offset-4">
-                {t('risk.callOut')}
-              </Link>
-            )}
-          </li>
-        )}
-        {overdue.map((planting) => (
-          <li key={planting.id} className="border-line border-b py-2">
-            <Link to={`/ground/${planting.bedId}`} className="hover:underline">
-              <strong className="text-beet">
-                {t('risk.notUp', { crop: names.crop(planting.cropId), bed: bedName(planting.bedId) })}
-              </strong>
-            </Link>{' '}
-            {t('risk.suspect', {
-              sown: dates.short(planting.steps[0]!.on),
-              by: dates.short(planting.overdueAfter!),
-            })}
-          </li>
-        ))}
-      </ul>
-    </section>
   );
 }

@@ -6,6 +6,21 @@ import { useDates } from '../../kit/dates.ts';
 /** A foretold minimum this near to frost is worth a warning, °C, beside what the forecast may err. */
 const FROST_C = 0;
 
+/** What the station has seen lately, and what its forecast is. */
+export function WeatherNote() {
+  const { t } = useTranslation('work');
+  const weather = useList('weather').data;
+  const { temperature, rain } = useMeasure();
+  if (!weather) return null;
+  const total = weather.seen.reduce((sum, day) => sum + day.rain, 0);
+  const coldest = Math.min(...weather.seen.map((day) => day.low));
+  return (
+    <p className="text-ink-soft text-sm">
+      {t('weather.seen', { rain: rain(total), low: temperature(coldest) })} {t('weather.note')}
+    </p>
+  );
+}
+
 /** The week ahead by the garden's station, with frost nights named. */
 export function WeatherStrip() {
   const { t } = useTranslation('work');
@@ -15,8 +30,6 @@ export function WeatherStrip() {
   const { garden } = useHere();
   if (!weather) return null;
   const today = weather.seen.at(-1);
-  const total = weather.seen.reduce((sum, day) => sum + day.rain, 0);
-  const coldest = Math.min(...weather.seen.map((day) => day.low));
   const frosty = weather.forecast.find((day) => day.low - day.give <= FROST_C);
   const days: (Weather['forecast'][number] | Weather['seen'][number])[] = [
     ...(today ? [today] : []),
@@ -25,9 +38,7 @@ export function WeatherStrip() {
   return (
     <section className="furrow">
       <h2>{t('weather.title')}</h2>
-      <p className="text-ink-soft text-sm">
-        {t('weather.seen', { rain: rain(total), low: temperature(coldest) })} {t('weather.note')}
-      </p>
+      <WeatherNote />
       <ol className="mt-2 grid grid-cols-4 border-line-strong border-t border-l sm:grid-cols-8">
         {days.map((day) => (
           <li key={day.on} className="border-line-strong border-r border-b bg-paper px-2 py-1.5 text-sm">

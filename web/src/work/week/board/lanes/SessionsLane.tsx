@@ -76,7 +76,7 @@ function SessionBlock({
       className={`flex h-full flex-col gap-0.5 overflow-hidden rounded-sm border bg-paper px-1.5 py-1 leading-tight hover:bg-straw-soft ${isShort ? 'border-2 border-beet' : 'border-ink'} ${over ? 'outline outline-3 outline-blossom' : ''}`}
     >
       <span className={`truncate font-semibold ${isNarrow ? 'sr-only' : 'text-sm'}`}>{session.title}</span>
-      <span className="truncate text-ink-soft text-xs">
+      <span className={`truncate text-ink-soft ${isNarrow ? 'text-[11px]' : 'text-xs'}`}>
         {isNarrow ? dates.time(session.from) : dates.times(session.from, session.to)}
       </span>
       <span className="sr-only">

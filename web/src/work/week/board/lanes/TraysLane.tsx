@@ -1,10 +1,11 @@
 import type { Planting } from '@unity-acre/contract/season';
-import { addDays, type Day } from '@unity-acre/core/calendar';
+import type { Day } from '@unity-acre/core/calendar';
 import { badForHardening, hardeningPlan } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCropNames } from '../../../../crops/names.ts';
 import { useHere, useList } from '../../../../garden/index.ts';
+import { useDates } from '../../../../kit/dates.ts';
 import type { BoardScale } from '../scale.ts';
 import type { LaneProps } from './laneProps.ts';
 
@@ -80,6 +81,7 @@ export function TraysLane({ scale, plantings }: LaneProps) {
 
 function TrayBlock({ step: { on, what, minutes = 0 }, scale }: { step: TrayStep; scale: BoardScale }) {
   const { t } = useTranslation(['work', 'week']);
+  const dates = useDates();
   const isAllDay = minutes >= DAY_MINUTES;
   const time = minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
   const words =
@@ -96,7 +98,10 @@ function TrayBlock({ step: { on, what, minutes = 0 }, scale }: { step: TrayStep;
     setOut: 'border-leaf bg-leaf text-paper',
   }[what];
   // As wide as the part of the day it is outside, and never too narrow for its words.
-  const share = what === 'outside' ? Math.min(1, Math.max(0.45, minutes / DAY_MINUTES)) : 1;
+  const share =
+    what === 'outside'
+      ? Math.min(1, Math.max(scale.days.length > 7 ? 0.75 : 0.45, minutes / DAY_MINUTES))
+      : 1;
   return (
     <span
       title={words}
@@ -104,7 +109,7 @@ function TrayBlock({ step: { on, what, minutes = 0 }, scale }: { step: TrayStep;
       style={{ left: `calc(${scale.at(on)}% + 2px)`, width: `calc(${share * scale.day}% - 4px)` }}
     >
       {what === 'outside' && !isAllDay ? time : words}
-      <span className="sr-only">{addDays(on, 0)}</span>
+      <span className="sr-only">, {dates.short(on)}</span>
     </span>
   );
 }
