@@ -9,6 +9,7 @@ import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
 import { PasswordField } from '../access/index.ts';
 import { browserName } from './browserName.ts';
+import { DateChoice } from './DateChoice.tsx';
 
 /** One's own account: what one signs in with, and where. */
 export default function AccountPage() {
@@ -22,7 +23,10 @@ export default function AccountPage() {
           <PasswordForm />
           <EmailForm />
         </div>
-        <Devices />
+        <div className="flex flex-col gap-8">
+          <DateChoice />
+          <Devices />
+        </div>
       </div>
     </Screen>
   );

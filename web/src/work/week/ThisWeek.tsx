@@ -9,22 +9,16 @@ import { datesAlone, useAlmanac, useBothSeasons, useHere, useLeads, useMeasure }
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
-import { useMedia } from '../../kit/useMedia.ts';
 import { speakOf } from '../../words/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { SessionRow, useSessions } from '../sessions/index.ts';
 import { TaskRow } from '../TaskRow.tsx';
 import { useTasks } from '../taskLists.ts';
-import { WeatherNote, WeatherStrip } from './WeatherStrip.tsx';
-import { WeekRibbon } from './WeekRibbon.tsx';
 import { weekDays } from './weekDays.ts';
 
 const HarvestTotals = lazy(async () => ({
   default: (await import('../../harvest/HarvestTotals.tsx')).HarvestTotals,
 }));
-
-/** From this width there is room for the days side by side. */
-const WIDE = '(min-width: 48rem)';
 
 /** A volunteer has a home of their own. */
 const VolunteerHome = fetchedPart(
@@ -37,18 +31,12 @@ const VolunteerHome = fetchedPart(
   },
   <div className="min-h-[40rem]" />,
 );
-/** What needs a person is for those who lead. */
-const Decisions = fetchedPart(
-  async () => (await import('./decisions/Decisions.tsx')).Decisions,
-  <div className="min-h-[46rem] xl:min-h-[26rem]" />,
+/** What needs whoever leads, and their week. Its place is kept until it is there. */
+const LeaderWeek = fetchedPart(
+  async () => (await import('./LeaderWeek.tsx')).LeaderWeek,
+  <div className="min-h-[60rem]" />,
 );
-/** The sheet of the week is for a desk and for those who lead. Its place is kept until it is there. */
-const WeekBoard = fetchedPart(
-  async () => (await import('./board/WeekBoard.tsx')).WeekBoard,
-  <div className="min-h-[44rem]" />,
-);
-if (window.matchMedia(WIDE).matches) void WeekBoard.fetch();
-void Decisions.fetch();
+void LeaderWeek.fetch();
 
 /** How the year stands, by its warmth so far. */
 const aheadKey = (days: number) => (days > 0 ? 'yearAhead' : days < 0 ? 'yearBehind' : 'yearUsual');
@@ -123,7 +111,6 @@ function Answers({
   const { t } = useTranslation('work');
   const { garden } = useHere();
   const leads = useLeads();
-  const isWide = useMedia(WIDE);
   const { from, until } = weekDays(garden.today);
   const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
   if (!leads) return <VolunteerHome sessions={sessions} tasks={tasks} plantings={plantings} />;
@@ -139,17 +126,7 @@ function Answers({
   const late = open.filter((task) => task.state === 'late').length;
   return (
     <>
-      <Decisions sessions={sessions} tasks={tasks} plantings={plantings} />
-      {isWide ? (
-        <WeekBoard
-          from={from}
-          sessions={sessions.filter(({ state }) => state === 'called')}
-          tasks={tasks}
-          plantings={plantings}
-        />
-      ) : (
-        <WeekRibbon from={from} sessions={sessions} tasks={tasks} />
-      )}
+      <LeaderWeek from={from} sessions={sessions} tasks={tasks} plantings={plantings} />
       <div className="grid gap-x-12 gap-y-8 2xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
         <div className="flex flex-col gap-8 2xl:order-2">
           <section className="furrow">
@@ -165,7 +142,6 @@ function Answers({
               <SessionRow key={session.id} session={session} tasks={tasks} />
             ))}
           </section>
-          {isWide ? <WeatherNote /> : <WeatherStrip />}
         </div>
         <section className="furrow">
           <h2>{t('untaken', { count: single.length + brief.length })}</h2>

@@ -7,7 +7,15 @@ import { useDates } from '../../kit/dates.ts';
 import { WEEK_DAYS } from './weekDays.ts';
 
 /** Two weeks in a row: what meets when, and how much is planned for each day. */
-export function WeekRibbon({ from, sessions, tasks }: { from: Day; sessions: Session[]; tasks: TaskView[] }) {
+export function WeekRibbon({
+  from,
+  sessions,
+  tasks,
+}: {
+  from: Day;
+  sessions: readonly Session[];
+  tasks: readonly TaskView[];
+}) {
   const { t } = useTranslation('work');
   const { garden } = useHere();
   const dates = useDates();

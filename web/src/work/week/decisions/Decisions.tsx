@@ -1,4 +1,4 @@
-import { type Decision, decide } from '@unity-acre/core/work';
+import { type Decision, decide, type GardenNow } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere } from '../../../garden/index.ts';
@@ -7,20 +7,17 @@ import { Bare, useNotices } from '../../../kit/screens/index.ts';
 import { weekDays } from '../weekDays.ts';
 import { Remedy } from './Remedy.tsx';
 import { type About, useDecisionWords } from './useDecisionWords.ts';
-import { useGardenNow } from './useGardenNow.ts';
 import { usePutOff } from './usePutOff.ts';
 
 /** So many are shown before somebody asks for the rest. */
 const SHOWN = 4;
 
 /** What needs a person, worst first: one sentence each, what it was seen by, and what can be done about it. */
-export function Decisions(about: About) {
+export function Decisions({ now, about }: { now: GardenNow; about: About }) {
   const { t } = useTranslation('week');
   const { garden } = useHere();
-  const now = useGardenNow(about);
   const putOff = usePutOff(({ until }) => until);
   const [all, setAll] = useState(false);
-  if (!now) return <div className="min-h-[46rem] xl:min-h-[26rem]" />;
   const away = new Set(Object.entries(putOff).flatMap(([id, until]) => (until >= garden.today ? [id] : [])));
   const list = decide(now, away);
   return (
