@@ -123,7 +123,7 @@ it('keeps what waits for other work behind it, and says what to do', async () =>
   };
   // Setting the pepper out stands in a session of May already, which this would come behind.
   await callOn('2026-06-12');
-  await tick('Put supports up for pepper');
+  await tick('Put up supports for pepper');
   await hand.reads(waiting);
   await hand.press(w.kit.save);
   await hand.reads(w.fields.tooEarly);
@@ -134,7 +134,7 @@ it('keeps what waits for other work behind it, and says what to do', async () =>
   // Moved for rain, a session goes where it must: what then comes before what it waits for is told.
   await callOn('2026-06-09');
   await hand.write(rota.sheet.title, 'Poles at dusk');
-  await tick('Put supports up for pepper');
+  await tick('Put up supports for pepper');
   await hand.press(w.kit.save);
   await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', 'Poles at dusk'));
   await hand.press(`${w.work.rainOrFrost} : Poles at dusk`);
@@ -154,7 +154,7 @@ it('keeps what waits for other work behind it, and says what to do', async () =>
   await hand.reads(w.fields.tooEarly);
   expect((await sessions()).some(({ on }) => on === '2026-06-10')).toBe(false);
   // With both in one session there is nothing to wait for.
-  await tick('Put supports up for pepper');
+  await tick('Put up supports for pepper');
   await hand.readsNot(w.fields.tooEarly);
   await hand.press(w.kit.save);
   await hand.reads(rota.sheet.sessionSaved.replace('{{title}}', rota.sheet.usualTitle));

@@ -32,7 +32,8 @@ it('gives every screen a title of its own, in words, without an error, and no wi
 
 it('writes dates, times, lengths and shares as people do who count in feet', async () => {
   const { page, hand, troubles } = await demo.signedIn('coordinator');
-  for (const screen of screens) {
+  // One's account offers the other way of writing dates, by an example.
+  for (const screen of screens.filter((one) => one !== '/account')) {
     await hand.open(screen);
     expect(await writtenWrong(page), screen).toEqual([]);
   }

@@ -165,6 +165,49 @@ it('takes work onto a session by its menu, by hand, and by the keyboard', async 
   await page.browserContext().close();
 });
 
+it('turns the days of the board by buttons and by a swipe on a phone', async () => {
+  const { page, hand, troubles } = await demo.signedIn('coordinator', {}, 'phone');
+  await hand.open('/');
+  await hand.reads('Wednesday, May 20');
+  const board = `section[aria-label="${w.week.board.title}"]`;
+  const shown = (day: string) =>
+    page.waitForFunction(
+      (selector, text) => document.querySelector(`${selector} p[aria-live]`)?.textContent === text,
+      {},
+      board,
+      day,
+    );
+  await page.waitForSelector(board);
+  await hand.press(w.week.board.dayAfter);
+  await shown('Thursday, May 21');
+  await page.evaluate((selector) => {
+    const swipe = (kind: string, clientX: number) => {
+      const target = document.querySelector(selector)!;
+      const touch = new Touch({ identifier: 1, target, clientX, clientY: 400 });
+      target.dispatchEvent(
+        new TouchEvent(kind, {
+          bubbles: true,
+          touches: kind === 'touchend' ? [] : [touch],
+          changedTouches: [touch],
+        }),
+      );
+    };
+    swipe('touchstart', 300);
+    swipe('touchend', 100);
+  }, board);
+  await shown('Friday, May 22');
+  for (let n = 0; n < 4; n++) await hand.press(w.week.board.dayBefore);
+  await shown('Monday, May 18');
+  expect(
+    await page.$eval(
+      `${board} button[aria-label="${w.week.board.dayBefore}"]`,
+      (button) => (button as HTMLButtonElement).disabled,
+    ),
+  ).toBe(true);
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
+
 it('shows what needs somebody first on a phone, and stands up to WCAG at both widths', async () => {
   for (const size of ['desk', 'phone'] as const) {
     const { page, hand, troubles } = await demo.signedIn('coordinator', {}, size);

@@ -1,2 +1,3 @@
 export { SessionRow } from './SessionRow.tsx';
+export { SignUpButton } from './SignUpButton.tsx';
 export { listedDays, sessionsOf, useSessions, useSessionsWith } from './sessionLists.ts';

@@ -1,10 +1,9 @@
 import { useMedia } from '../../kit/useMedia.ts';
-import { WeekBoard } from './board/WeekBoard.tsx';
+import { DayByDay, WeekBoard } from './board/WeekBoard.tsx';
 import { Decisions } from './decisions/Decisions.tsx';
 import type { About } from './decisions/useDecisionWords.ts';
 import { useGardenNow } from './decisions/useGardenNow.ts';
-import { WeatherNote, WeatherStrip } from './WeatherStrip.tsx';
-import { WeekRibbon } from './WeekRibbon.tsx';
+import { WeatherNote } from './WeatherNote.tsx';
 
 /** From this width there is room for the days side by side. */
 const WIDE = '(min-width: 48rem)';
@@ -13,25 +12,15 @@ const WIDE = '(min-width: 48rem)';
 export function LeaderWeek({ from, ...about }: About & { from: string }) {
   const now = useGardenNow(about);
   const isWide = useMedia(WIDE);
+  const Board = isWide ? WeekBoard : DayByDay;
   if (!now) return <div className="min-h-[60rem]" />;
   return (
     <>
       <Decisions now={now} about={about} />
-      {isWide ? (
-        <div>
-          <WeekBoard
-            from={from}
-            {...about}
-            sessions={about.sessions.filter(({ state }) => state === 'called')}
-          />
-          <WeatherNote />
-        </div>
-      ) : (
-        <>
-          <WeekRibbon from={from} sessions={about.sessions} tasks={about.tasks} />
-          <WeatherStrip />
-        </>
-      )}
+      <div>
+        <Board from={from} {...about} sessions={about.sessions.filter(({ state }) => state === 'called')} />
+        <WeatherNote />
+      </div>
     </>
   );
 }

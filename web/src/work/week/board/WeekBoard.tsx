@@ -1,9 +1,11 @@
-import { weekday } from '@unity-acre/core/calendar';
-import { useEffect, useState } from 'react';
+import { addDays, weekday } from '@unity-acre/core/calendar';
+import { ChevronLeft, ChevronRight } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere, useLeads } from '../../../garden/index.ts';
-import { ToggleGroup } from '../../../kit/controls/index.ts';
+import { Button, ToggleGroup } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
+import { WEEK_DAYS } from '../weekDays.ts';
 import type { DragLayer as DragLayerThere } from './DragLayer.tsx';
 import { lanes } from './lanes/index.ts';
 import type { LaneProps } from './lanes/laneProps.ts';
@@ -13,6 +15,24 @@ import { usePutInto } from './usePutInto.ts';
 const spans = ['7', '14'] as const;
 
 type Props = Omit<LaneProps, 'scale'> & { from: string };
+
+/** The board's lanes on a scale, under their days. */
+function Lanes({ scale, ...facts }: LaneProps) {
+  const { t } = useTranslation(['work', 'week']);
+  return (
+    <div className="relative grid grid-cols-[4.5rem_minmax(0,1fr)] pr-7 md:grid-cols-[6.5rem_minmax(0,1fr)]">
+      <Columns scale={scale} />
+      {lanes.map(({ name, Lane }) => (
+        <div key={name} className="relative col-span-2 grid grid-cols-subgrid border-line-strong border-b">
+          <h2 className="py-1.5 font-bold font-title text-sm">{t(`week:board.lane.${name}`)}</h2>
+          <div className="relative min-w-0">
+            <Lane {...facts} scale={scale} />
+          </div>
+        </div>
+      ))}
+    </div>
+  );
+}
 
 /** A week or two on one sheet: days side by side on one time scale, a lane for each thing that happens, today's line through all. */
 export function WeekBoard({ from, ...facts }: Props) {
@@ -30,21 +50,50 @@ export function WeekBoard({ from, ...facts }: Props) {
         />
       </div>
       <WithDragging {...facts}>
-        <div className="relative grid grid-cols-[6.5rem_minmax(0,1fr)] pr-7">
-          <Columns scale={scale} />
-          {lanes.map(({ name, Lane }) => (
-            <div
-              key={name}
-              className="relative col-span-2 grid grid-cols-subgrid border-line-strong border-b"
-            >
-              <h2 className="py-1.5 font-bold font-title text-sm">{t(`week:board.lane.${name}`)}</h2>
-              <div className="relative min-w-0">
-                <Lane {...facts} scale={scale} />
-              </div>
-            </div>
-          ))}
-        </div>
+        <Lanes {...facts} scale={scale} />
       </WithDragging>
+    </section>
+  );
+}
+
+/** How far a finger goes across before it turns a day, px. */
+const SWIPE = 50;
+
+/** The same on a phone: one day at a time, turned by buttons or a swipe. */
+export function DayByDay({ from, ...facts }: Props) {
+  const { t } = useTranslation(['work', 'week']);
+  const { garden } = useHere();
+  const dates = useDates();
+  const [day, setDay] = useState(garden.today);
+  const begun = useRef(0);
+  const last = addDays(from, WEEK_DAYS - 1);
+  const turn = (by: number) => {
+    const next = addDays(day, by);
+    if (next >= from && next <= last) setDay(next);
+  };
+  return (
+    <section
+      aria-label={t('week:board.title')}
+      onTouchStart={({ touches }) => {
+        begun.current = touches[0]!.clientX;
+      }}
+      onTouchEnd={({ changedTouches }) => {
+        const across = changedTouches[0]!.clientX - begun.current;
+        if (Math.abs(across) > SWIPE) turn(across < 0 ? 1 : -1);
+      }}
+    >
+      <div className="mb-2 flex items-center justify-between gap-2">
+        <Button aria-label={t('week:board.dayBefore')} disabled={day <= from} onClick={() => turn(-1)}>
+          <ChevronLeft aria-hidden size={20} />
+        </Button>
+        <p aria-live="polite" className="font-bold font-title text-lg">
+          {dates.longInYear(day)}
+        </p>
+        <Button aria-label={t('week:board.dayAfter')} disabled={day >= last} onClick={() => turn(1)}>
+          <ChevronRight aria-hidden size={20} />
+        </Button>
+      </div>
+      <Lanes {...facts} scale={boardScale(day, 1)} />
     </section>
   );
 }
@@ -71,7 +120,7 @@ function Columns({ scale }: { scale: BoardScale }) {
       </ol>
       <div
         aria-hidden
-        className="pointer-events-none absolute inset-y-0 right-7 left-[6.5rem] top-7 flex bg-paper"
+        className="pointer-events-none absolute inset-y-0 right-7 left-[4.5rem] top-7 md:left-[6.5rem] flex bg-paper"
       >
         {scale.days.map((day) => (
           <span

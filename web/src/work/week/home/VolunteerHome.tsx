@@ -7,7 +7,7 @@ import { useHere, useList, useMeasure, useSeasonList } from '../../../garden/ind
 import { useDates } from '../../../kit/dates.ts';
 import { Bare } from '../../../kit/screens/index.ts';
 import { useTaskSentence } from '../../sentence.ts';
-import { SignUpButton } from '../../sessions/SignUpButton.tsx';
+import { SignUpButton } from '../../sessions/index.ts';
 import { MyBeds } from './MyBeds.tsx';
 
 /** Sessions offered at once, and tasks named of each. */
