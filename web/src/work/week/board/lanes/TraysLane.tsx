@@ -48,6 +48,8 @@ export function TraysLane({ scale, plantings }: LaneProps) {
   const names = useCropNames();
   const beds = useList('beds').data ?? [];
   const trays = useTrays(plantings, scale);
+  // On a day by itself there is room for names in the blocks, and none beside them.
+  const isOneDay = scale.days.length === 1;
   if (trays.length === 0) return <p className="py-2 text-ink-soft">{t('week:board.noTrays')}</p>;
   return (
     <>
@@ -58,6 +60,7 @@ export function TraysLane({ scale, plantings }: LaneProps) {
           return (
             <li key={planting.id} className="relative h-[23px]">
               <Link
+                hidden={isOneDay}
                 to={`/ground/${planting.bedId}`}
                 title={words}
                 className="absolute right-full mr-2 w-20 truncate text-right text-ink-soft text-xs leading-[23px] hover:underline"
@@ -66,7 +69,12 @@ export function TraysLane({ scale, plantings }: LaneProps) {
                 <span className="sr-only">, {bed}</span>
               </Link>
               {steps.map((step) => (
-                <TrayBlock key={`${step.on} ${step.what}`} step={step} scale={scale} />
+                <TrayBlock
+                  key={`${step.on} ${step.what}`}
+                  step={step}
+                  scale={scale}
+                  crop={isOneDay ? names.crop(planting.cropId) : null}
+                />
               ))}
             </li>
           );
@@ -79,7 +87,15 @@ export function TraysLane({ scale, plantings }: LaneProps) {
   );
 }
 
-function TrayBlock({ step: { on, what, minutes = 0 }, scale }: { step: TrayStep; scale: BoardScale }) {
+function TrayBlock({
+  step: { on, what, minutes = 0 },
+  scale,
+  crop,
+}: {
+  step: TrayStep;
+  scale: BoardScale;
+  crop: string | null;
+}) {
   const { t } = useTranslation(['work', 'week']);
   const dates = useDates();
   const isAllDay = minutes >= DAY_MINUTES;
@@ -108,7 +124,8 @@ function TrayBlock({ step: { on, what, minutes = 0 }, scale }: { step: TrayStep;
       className={`absolute inset-y-0 overflow-hidden whitespace-nowrap rounded-sm border px-1 text-xs leading-[21px] ${look}`}
       style={{ left: `calc(${scale.at(on)}% + 2px)`, width: `calc(${share * scale.day}% - 4px)` }}
     >
-      {what === 'outside' && !isAllDay ? time : words}
+      {crop && `${crop}: `}
+      {what === 'outside' && !isAllDay && !crop ? time : words}
       <span className="sr-only">, {dates.short(on)}</span>
     </span>
   );

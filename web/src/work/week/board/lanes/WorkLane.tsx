@@ -108,7 +108,7 @@ function WorkBar({ task, scale, session, sessions }: BarProps) {
         />
       )}
       <span
-        className="relative truncate px-1.5 text-sm [text-shadow:0_0_3px_var(--paper),0_0_3px_var(--paper)]"
+        className="relative line-clamp-2 px-1.5 text-sm leading-tight md:line-clamp-none md:truncate [text-shadow:0_0_3px_var(--paper),0_0_3px_var(--paper)]"
         style={isFar ? { maxWidth: `${Math.max(end, 60)}%`, marginRight: `${100 - end}%` } : {}}
       >
         {sentence(task)} {isLate && <strong className="text-beet">{t('state.late')}</strong>}
@@ -119,7 +119,7 @@ function WorkBar({ task, scale, session, sessions }: BarProps) {
     </Link>
   );
   return (
-    <li className="flex h-[25px] items-center">
+    <li className="flex h-11 items-center md:h-[25px]">
       <div className="h-full min-w-0 flex-1">
         {leads ? (
           <Handle id={task.id} label={sentence(task)}>
@@ -159,7 +159,7 @@ function PutButton({ task, sessions }: { task: TaskView; sessions: readonly Sess
         type="button"
         title={t('intoSession')}
         aria-label={t('week:board.putWhat', { task: sentence(task) })}
-        className="-mr-7 grid size-[25px] shrink-0 place-items-center rounded-sm text-ink-soft hover:bg-straw hover:text-ink"
+        className="-mr-7 grid h-11 w-7 shrink-0 place-items-center md:h-[25px] rounded-sm text-ink-soft hover:bg-straw hover:text-ink"
       >
         <CalendarPlus aria-hidden size={16} />
       </button>
