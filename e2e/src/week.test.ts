@@ -2,6 +2,7 @@ import { afterAll, beforeAll, expect, it } from 'vitest';
 import { faults } from './axe.ts';
 import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
+import { quiet } from './quiet.ts';
 
 const w = speech.en;
 
@@ -131,7 +132,8 @@ it('takes work onto a session by its menu, by hand, and by the keyboard', async 
   await undo();
   expect((await saturday()).taskIds.length).toBe(before);
 
-  // By hand: the handle is there once dragging has been fetched.
+  // By hand: the handle is there once dragging has been fetched, and stays where it is once all is told.
+  await quiet(page);
   const handle = (await page.waitForSelector('[aria-roledescription="draggable"]'))!;
   const target = (await page.waitForSelector('main a[title="Saturday work morning"]'))!;
   await handle.scrollIntoView();
@@ -139,18 +141,24 @@ it('takes work onto a session by its menu, by hand, and by the keyboard', async 
   await page.mouse.move(from.x + from.width / 2, from.y + from.height / 2);
   await page.mouse.down();
   await page.mouse.move(from.x + 20, from.y - 10, { steps: 3 });
-  await page.mouse.move(to.x + to.width / 2, to.y + to.height / 2, { steps: 8 });
+  // What it may be put on is measured once it is taken: the hand goes on moving until the session shows that it is over it.
+  const over = (session = '') =>
+    page.evaluate((which) => document.querySelector(`main a.outline${which}`) !== null, session);
+  const overSaturday = () => over('[title="Saturday work morning"]');
+  for (let n = 0; n < 40 && !(await overSaturday()); n++)
+    await page.mouse.move(to.x + to.width / 2 + (n % 8), to.y + to.height / 2, { steps: 4 });
+  expect(await overSaturday()).toBe(true);
   await page.mouse.up();
   await hand.reads(isIn);
   expect((await saturday()).taskIds.length).toBe(before + 1);
   await undo();
 
+  await quiet(page);
   // By the keyboard: what is taken moves by the arrow keys until it lies over the session.
   const again = (await page.waitForSelector('[aria-roledescription="draggable"]'))!;
   await again.evaluate((element) => (element as HTMLElement).focus());
   await page.keyboard.press('Space');
   await page.waitForSelector('[aria-pressed="true"][aria-roledescription="draggable"]');
-  const over = () => page.evaluate(() => document.querySelector('main a.outline') !== null);
   for (let n = 0; n < 30 && !(await over()); n++) await page.keyboard.press('ArrowUp');
   expect(await over()).toBe(true);
   await page.keyboard.press('Space');
