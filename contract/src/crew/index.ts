@@ -130,7 +130,11 @@ export const myTimesInput = crewFacts.pick({
   ratherNot: true,
   mostPerWeek: true,
 });
-export const myTimes = myTimesInput.safeExtend({ version });
+export const myTimes = myTimesInput.safeExtend({
+  version,
+  /** heads behind the name, which a coordinator says */
+  heads: z.object({ adults: z.number().int(), children: z.number().int() }),
+});
 
 export const person = personInput.safeExtend({
   id,

@@ -10,6 +10,7 @@ import {
   showTemperature,
   showVolume,
   showWeight,
+  temperatureApart,
   type UnitSystem,
 } from '@unity-acre/core/units';
 import { numberIn } from './numbersIn.ts';
@@ -31,6 +32,12 @@ export interface Measure {
   /** seed in a packet */
   seedWeight(grams: number): string;
   temperature(celsius: number): string;
+  /** a temperature where the unit is known: 54° */
+  degrees(celsius: number): string;
+  /** how far two temperatures lie apart: 3° */
+  degreesApart(celsius: number): string;
+  /** how long work or anything takes: 45 min, 1.5 h */
+  duration(minutes: number): string;
   /** rain or water on the ground */
   rain(millimetres: number): string;
   /** a length as a form shows it, so that it reads back as the same length */
@@ -52,6 +59,9 @@ export function measureIn(system: UnitSystem): Measure {
     weight: (grams) => shown(showWeight(grams, system)),
     seedWeight: (grams) => shown(showSeedWeight(grams, system)),
     temperature: (celsius) => shown(showTemperature(celsius, system)),
+    degrees: (celsius) => `${number(showTemperature(celsius, system).value, 0)}°`,
+    degreesApart: (celsius) => `${number(temperatureApart(celsius, system), 0)}°`,
+    duration: (minutes) => (minutes < 60 ? `${number(minutes, 0)} min` : `${number(minutes / 60, 1)} h`),
     rain: (millimetres) => shown(showRain(millimetres, system)),
     lengthInput: (metres) =>
       lengthToEdit(metres, system)

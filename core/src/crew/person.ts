@@ -36,6 +36,10 @@ export function headsOf(
   return { adults: Math.max(0, headcount - children), children: Math.min(children, headcount) };
 }
 
+/** How many heads stand behind some names. */
+export const headsBehind = (list: readonly { headcount: number }[]): number =>
+  list.reduce((sum, { headcount }) => sum + headcount, 0);
+
 /** What a guardian has allowed for somebody under age. */
 export const consents = ['photo', 'firstAid', 'goesHomeAlone'] as const;
 export type Consent = (typeof consents)[number];

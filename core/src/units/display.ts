@@ -124,6 +124,10 @@ export function showTemperature(celsius: number, system: UnitSystem): Shown<'°F
     : { value: celsius, unit: '°C', decimals: 0 };
 }
 
+/** A difference of temperatures, or a sum of degree-days, in the garden's degrees. @param celsius °C or °C·d */
+export const temperatureApart = (celsius: number, system: UnitSystem): number =>
+  system === 'imperial' ? celsius * 1.8 : celsius;
+
 /** A cubic foot, and a US gallon of 231 cubic inches, m³: NIST Handbook 44, Appendix C. */
 const CUBIC_FOOT = 0.028316846592;
 const GALLON = 0.003785411784;

@@ -8,8 +8,8 @@ import { Loaded, Notices, usePlaceName, Waiting } from '../kit/screens/index.ts'
 import { LogLine } from '../log/LogLine.tsx';
 import { usePreferences } from '../preferences.ts';
 import { LeaveGuard } from './LeaveGuard.tsx';
-import { Rail } from './Rail.tsx';
-import { SignInAgain } from './SignInAgain.tsx';
+import { Rail } from './rail/Rail.tsx';
+import { SignInAgain } from './signIn/SignInAgain.tsx';
 
 /** The way into the garden: leads to set-up, to sign-in, or inside. */
 export function Door() {

@@ -1,5 +1,5 @@
 import { Outlet } from 'react-router';
-import { Choices } from './Choices.tsx';
+import { Choices } from './rail/Choices.tsx';
 
 /** What stands before the garden: signing in, setting up, joining. */
 export function Entrance() {

@@ -15,7 +15,7 @@ export interface HardeningDay {
 
 type Step = Omit<HardeningDay, 'on' | 'paused'>;
 
-const DAY_MINUTES = 1440;
+export const DAY_MINUTES = 1440;
 
 /** The schools day by day. Common practice, no source (KNOWLEDGE 3.6). */
 const schools: Record<HardeningSchool, Step[]> = {

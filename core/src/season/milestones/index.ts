@@ -1,6 +1,6 @@
 export { within } from './chain.ts';
 export { computeMilestones, mayBegin, ownCroppings, seasonToPlan } from './computeMilestones.ts';
-export { badForHardening, type HardeningDay, hardeningDays, hardeningPlan } from './harden.ts';
+export { badForHardening, DAY_MINUTES, type HardeningDay, hardeningDays, hardeningPlan } from './harden.ts';
 export {
   type BoundReasons,
   courseRank,

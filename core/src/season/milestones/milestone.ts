@@ -78,7 +78,7 @@ export const startOf = (steps: readonly Milestone[]): Milestone | undefined =>
   steps.find(({ kind }) => kind === 'startIndoors') ?? inGroundOf(steps);
 
 /** The step that puts a planting into its bed. */
-export const inGroundOf = (steps: readonly Milestone[]): Milestone | undefined =>
+export const inGroundOf = <Step extends Pick<Milestone, 'kind'>>(steps: readonly Step[]): Step | undefined =>
   steps.find(({ kind }) => kind === 'sow' || kind === 'setOut');
 
 /** Steps by their days; on one day in the order in which a plant meets them. */

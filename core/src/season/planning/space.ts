@@ -18,7 +18,10 @@ export interface GroundTaken {
  * pick where nothing says when it is cleared. What stands for years has no first step in its later ones: it is there from
  * the first day of the season.
  */
-export function inGroundSpan(steps: readonly Milestone[], seasonFirst: Day): { from: Day; until: Day } {
+export function inGroundSpan(
+  steps: readonly Pick<Milestone, 'kind' | 'on'>[],
+  seasonFirst: Day,
+): { from: Day; until: Day } {
   const day = (kind: Milestone['kind']) => steps.find((step) => step.kind === kind)?.on;
   const from = inGroundOf(steps)?.on ?? seasonFirst;
   const until = day('clear') ?? day('lastPick') ?? steps.at(-1)!.on;

@@ -1,13 +1,14 @@
 import type { Person } from '@unity-acre/contract/crew';
+import { headsBehind } from '@unity-acre/core/crew';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { VirtualList } from '../../kit/lists/index.ts';
 import { Bare, Loaded, Screen, useInAddress } from '../../kit/screens/index.ts';
-import { CrewPaths } from '../CrewPaths.tsx';
 import { InviteButton, InviteSheet, mayBeInvited } from './invitations.tsx';
 import { PeopleFileSheet } from './PeopleFileSheet.tsx';
 import { PersonSheet } from './PersonSheet.tsx';
@@ -45,7 +46,7 @@ export default function Crew() {
         )
       }
     >
-      <CrewPaths />
+      <PlacePaths of="plots" />
       <Loaded of={people}>
         {(list) => {
           const waiting = list
@@ -56,8 +57,7 @@ export default function Crew() {
           return (
             <>
               <p className="text-ink-soft">
-                {t('crew:count', { count: here.reduce((sum, person) => sum + person.headcount, 0) })} ·{' '}
-                {t('crew:names', { count: here.length })}
+                {t('crew:count', { count: headsBehind(here) })} · {t('crew:names', { count: here.length })}
               </p>
               <section className="furrow">
                 <h2>{t('crew:here')}</h2>

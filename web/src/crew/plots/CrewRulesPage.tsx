@@ -1,10 +1,10 @@
 import { type CrewRules, crewRulesInput } from '@unity-acre/contract/crew';
 import { useTranslation } from 'react-i18next';
 import { useList, useWrite } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Loaded, Screen } from '../../kit/screens/index.ts';
-import { CrewPaths } from '../CrewPaths.tsx';
 
 /** What the garden asks of its crew: children for each grown person, and the agreement of plot holders. */
 export default function CrewRulesPage() {
@@ -12,7 +12,7 @@ export default function CrewRulesPage() {
   const rules = useList('crewRules');
   return (
     <Screen title={t('rulesOf.title')}>
-      <CrewPaths />
+      <PlacePaths of="plots" />
       <p className="max-w-prose text-ink-soft">{t('rulesOf.lead')}</p>
       <Loaded of={rules}>{(now) => <RulesForm rules={now} />}</Loaded>
     </Screen>

@@ -1,17 +1,16 @@
-import { useQuery } from '@tanstack/react-query';
 import type { PlotApplication } from '@unity-acre/contract/crew';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { listKey, useHere, useList, YearSelect } from '../../garden/index.ts';
-import { ask } from '../../kit/ask.ts';
+import { useHere, useList, YearSelect } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { CrewPaths } from '../CrewPaths.tsx';
 import { AllotmentCompare } from './AllotmentCompare.tsx';
 import { AllotmentsPast } from './AllotmentsPast.tsx';
 import { PlotApplicationSheet } from './PlotApplicationSheet.tsx';
+import { usePlotApplications } from './usePlotApplications.ts';
 
 /** Who applies for the plots of a season, and who gets which. */
 export default function PlotsPage() {
@@ -21,11 +20,7 @@ export default function PlotsPage() {
   const now = garden.seasonYear;
   const [year, setYear] = useState(now + 1);
   const [edited, setEdited] = useState<PlotApplication | 'new' | null>(null);
-  const params = { gardenId: garden.id, year };
-  const applications = useQuery({
-    queryKey: listKey(garden.id, 'plotApplications', year),
-    queryFn: async () => (await ask('plotApplications', { params })).data,
-  });
+  const applications = usePlotApplications(year);
   const beds = useList('beds').data ?? [];
   const nameOf = (id: string) => beds.find((bed) => bed.id === id)?.name ?? '';
   return (
@@ -38,7 +33,7 @@ export default function PlotsPage() {
         </Button>
       }
     >
-      <CrewPaths />
+      <PlacePaths of="plots" />
       <p className="max-w-prose text-ink-soft">{t('lead')}</p>
       <YearSelect label={t('year')} value={year} onChange={setYear} years={[now, now + 1]} />
       <Loaded of={applications}>

@@ -3,10 +3,10 @@ import { careFindings } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { useCoordinates, useHere, useList, useWrite } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { CrewPaths } from '../CrewPaths.tsx';
 
 /** A round of the plots with a phone in hand: one touch for what is seen of each. */
 export default function WalkPage() {
@@ -14,7 +14,7 @@ export default function WalkPage() {
   const care = useList('plotCare');
   return (
     <Screen title={t('walk.title')}>
-      <CrewPaths />
+      <PlacePaths of="plots" />
       <p className="max-w-prose text-ink-soft">{t('walk.lead')}</p>
       <Loaded of={care}>
         {(list) =>

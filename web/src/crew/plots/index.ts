@@ -1,1 +1,2 @@
 export { AllotmentsPast } from './AllotmentsPast.tsx';
+export { usePlotApplications } from './usePlotApplications.ts';

@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useAlmanac, useCoordinates, useHere, useList } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
@@ -39,7 +39,7 @@ export default function CropList() {
         )
       }
     >
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <Loaded of={own}>{() => <Searched />}</Loaded>
       {adding && <OwnCropSheet crop={null} onClose={() => setAdding(false)} />}
     </Screen>

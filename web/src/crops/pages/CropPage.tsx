@@ -4,7 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useParams } from 'react-router';
 import { useAlmanac, useCoordinates, useHere, useList } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Disclosure, Select } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { Field } from '../../kit/forms/index.ts';
@@ -65,7 +65,7 @@ function TheCrop({ crop }: { crop: Crop }) {
           </Button>
         )}
       </div>
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <section className="furrow">
         <div className="flex flex-wrap items-end justify-between gap-3">
           <h2>{t('crops:year', { garden: garden.name, year })}</h2>

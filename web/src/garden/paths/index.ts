@@ -1,2 +1,2 @@
-export { SeasonPaths } from './SeasonPaths.tsx';
-export { SessionPaths } from './SessionPaths.tsx';
+export { PlacePaths } from './PlacePaths.tsx';
+export { placePaths } from './placePaths.ts';

@@ -14,7 +14,7 @@ import {
   useMeasure,
   useSeasonList,
 } from '../../garden/index.ts';
-import { Button } from '../../kit/controls/index.ts';
+import { Button, ButtonLink } from '../../kit/controls/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { EntryList } from '../../log/EntryList.tsx';
 import { PlantingRow } from '../../season/explain/index.ts';
@@ -88,13 +88,10 @@ function TheBed({ bed, beds }: { bed: Bed; beds: Bed[] }) {
         {coordinates && (
           <div className="flex gap-2">
             <Button onClick={() => setEditing(true)}>{t('edit')}</Button>
-            <Link
-              to={`/ground/${bed.id}/plan`}
-              className="inline-flex min-h-target items-center gap-1.5 rounded-sm bg-blossom px-4 font-semibold text-on-blossom hover:bg-blossom-deep"
-            >
+            <ButtonLink look="act" to={`/ground/${bed.id}/plan`}>
               <Plus aria-hidden size={18} />
               {t('plan.planting')}
-            </Link>
+            </ButtonLink>
           </div>
         )}
       </div>

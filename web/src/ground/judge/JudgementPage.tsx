@@ -12,10 +12,10 @@ import { useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
 import { useCoordinates, useHere, useList, useMeasure, useWrite } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { GroundPaths } from '../GroundPaths.tsx';
 import { Plan } from '../plan/index.ts';
 
 /** What the ground says of itself, for the people who use it. */
@@ -25,7 +25,7 @@ export default function JudgementPage() {
   const landmarks = useList('landmarks');
   return (
     <Screen title={t('judge.title')} className="flex flex-col gap-5">
-      <GroundPaths />
+      <PlacePaths of="layout" />
       <Loaded of={beds}>
         {(list) => <Loaded of={landmarks}>{(marks) => <Judgement beds={list} landmarks={marks} />}</Loaded>}
       </Loaded>

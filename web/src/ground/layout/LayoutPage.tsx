@@ -16,11 +16,11 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
 import { useList, useMeasure } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Loaded, Screen } from '../../kit/screens/index.ts';
 import { BedForm } from '../bed/index.ts';
-import { GroundPaths } from '../GroundPaths.tsx';
 import { stepIn } from '../plan/index.ts';
 import { GeoFile } from './GeoFile.tsx';
 import { LandmarkForm } from './LandmarkForm.tsx';
@@ -43,7 +43,7 @@ export default function LayoutPage() {
   const landmarks = useList('landmarks');
   return (
     <Screen title={t('title')} className="flex flex-col gap-5">
-      <GroundPaths />
+      <PlacePaths of="layout" />
       <Loaded of={beds}>
         {(bedList) => (
           <Loaded of={landmarks}>{(marks) => <Editor beds={bedList} landmarks={marks} />}</Loaded>

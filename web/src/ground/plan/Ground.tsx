@@ -16,11 +16,11 @@ import {
   useMeasure,
   useSeasonList,
 } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen, useInAddress } from '../../kit/screens/index.ts';
-import { GroundPaths } from '../GroundPaths.tsx';
 import { Plan } from './Plan.tsx';
 import { tenureFill } from './tenureLook.ts';
 import { Underlay } from './Underlay.tsx';
@@ -69,7 +69,7 @@ export default function Ground() {
         )
       }
     >
-      <GroundPaths />
+      <PlacePaths of="layout" />
       <Loaded of={beds}>
         {(list) => (
           <>

@@ -4,11 +4,11 @@ import { getNonce } from 'get-nonce';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sizeWords, tenureIn, useHere, useList, useMeasure } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Loaded, Title } from '../../kit/screens/index.ts';
-import { GroundPaths } from '../GroundPaths.tsx';
 import { BedMark, frameOf, LandmarkMark, paintOrder, tenureFill } from '../plan/index.ts';
 
 const papers = { a4: { across: 277, along: 190 }, letter: { across: 259, along: 195 } } as const;
@@ -26,7 +26,7 @@ export default function PrintPage() {
     <div className="flex flex-col gap-5">
       <div className="flex flex-col gap-5 print:hidden">
         <Title>{t('print.title')}</Title>
-        <GroundPaths />
+        <PlacePaths of="layout" />
       </div>
       <Loaded of={beds}>
         {(list) => <Loaded of={landmarks}>{(marks) => <Paper beds={list} landmarks={marks} />}</Loaded>}

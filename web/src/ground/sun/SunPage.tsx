@@ -7,11 +7,11 @@ import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { datesAlone, useHere, useList, useMeasure, useSeasonList } from '../../garden/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Checkbox, Progress, Select, Slider } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
-import { GroundPaths } from '../GroundPaths.tsx';
 import { frameOf, Plan, pathOf } from '../plan/index.ts';
 import { openPlaces, standing, tallOnes, useSun } from './sun.ts';
 
@@ -32,7 +32,7 @@ export default function SunPage() {
   const landmarks = useList('landmarks');
   return (
     <Screen title={t('sun.title')} className="flex flex-col gap-5">
-      <GroundPaths />
+      <PlacePaths of="layout" />
       <Loaded of={beds}>
         {(bedList) => (
           <Loaded of={landmarks}>

@@ -1,4 +1,5 @@
 import type { ButtonHTMLAttributes } from 'react';
+import { Link, type LinkProps } from 'react-router';
 
 const looks = {
   /** the one thing to do here */
@@ -8,17 +9,21 @@ const looks = {
   danger: 'border border-beet text-beet hover:bg-beet-soft px-3',
 } as const;
 
+type Look = keyof typeof looks;
+
+const shape =
+  'print:hidden inline-flex min-h-target items-center justify-center gap-1.5 rounded-sm py-1 disabled:cursor-not-allowed disabled:opacity-50';
+
 export function Button({
   look = 'plain',
   className = '',
   type = 'button',
   ...rest
-}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: keyof typeof looks }) {
-  return (
-    <button
-      type={type}
-      className={`print:hidden inline-flex min-h-target items-center justify-center gap-1.5 rounded-sm py-1 disabled:cursor-not-allowed disabled:opacity-50 ${looks[look]} ${className}`}
-      {...rest}
-    />
-  );
+}: ButtonHTMLAttributes<HTMLButtonElement> & { look?: Look }) {
+  return <button type={type} className={`${shape} ${looks[look]} ${className}`} {...rest} />;
+}
+
+/** A link where a button would stand: it leads to where the thing is done. */
+export function ButtonLink({ look = 'plain', className = '', ...rest }: LinkProps & { look?: Look }) {
+  return <Link className={`${shape} ${looks[look]} ${className}`} {...rest} />;
 }

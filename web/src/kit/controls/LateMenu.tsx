@@ -6,11 +6,7 @@ type Props = ComponentProps<typeof MenuHere> & {
   children: ReactElement<{ onClick?(): void; onPointerEnter?(): void; onFocus?(): void }>;
 };
 
-let fetched: typeof MenuHere | null = null;
-const fetchMenu = async () => {
-  fetched = (await import('./Menu.tsx')).Menu;
-  return fetched;
-};
+const fetchMenu = async () => (await import('./Menu.tsx')).Menu;
 
 /** A menu that is fetched when somebody comes near its button: for what stands on every screen and is opened seldom. */
 export function LateMenu({ children, ...props }: Props) {

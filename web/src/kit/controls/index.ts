@@ -1,4 +1,4 @@
-export { Button } from './Button.tsx';
+export { Button, ButtonLink } from './Button.tsx';
 export { Confirm } from './Confirm.tsx';
 export { Checkbox } from './choosing/Checkbox.tsx';
 export { Combobox, OptionPopover } from './choosing/Combobox.tsx';

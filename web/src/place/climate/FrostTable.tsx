@@ -8,10 +8,10 @@ import {
   lastFreezeDay,
   YEAR,
 } from '@unity-acre/core/place';
+import { temperatureApart } from '@unity-acre/core/units';
 import { useTranslation } from 'react-i18next';
 import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
-import { degreeDaysShown } from './degreeDays.ts';
 import { freezes } from './FrostChart.tsx';
 
 const shares = [0.9, 0.5, 0.1] as const;
@@ -105,7 +105,7 @@ export function WarmthTable() {
   const year = garden.seasonYear;
   const today = Math.max(0, Math.min(YEAR, almanac.seasonDayOf(year, garden.today)));
   const frost = Math.round(earlierQuantile(almanac.firstFreeze(0), 0.5) ?? YEAR);
-  const shown = (sum: number) => number(degreeDaysShown(sum, system), 0);
+  const shown = (sum: number) => number(temperatureApart(sum, system), 0);
   return (
     <dl className="mt-2 grid max-w-xl gap-x-6 sm:grid-cols-[auto_1fr]">
       {[AHEAD_BASE_C, 10].map((base) => {

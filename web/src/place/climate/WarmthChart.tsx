@@ -1,9 +1,9 @@
 import { AHEAD_BASE_C, yearWarmth } from '@unity-acre/core/place';
+import { temperatureApart } from '@unity-acre/core/units';
 import { ticks } from 'd3-array';
 import { line } from 'd3-shape';
 import { useTranslation } from 'react-i18next';
 import { useAlmanac, useHere, useMeasure } from '../../garden/index.ts';
-import { degreeDaysShown } from './degreeDays.ts';
 import { YearChart } from './YearChart.tsx';
 
 /** Warmth gathered this year beside that of a usual one; nothing where no day of this year is known. */
@@ -16,7 +16,7 @@ export function WarmthChart() {
   if (!warmth) return null;
   const { usual, own } = warmth;
   const most = Math.max(usual.at(-1)!, own.at(-1)!);
-  const shownSum = (sum: number) => degreeDaysShown(sum, system);
+  const shownSum = (sum: number) => temperatureApart(sum, system);
   const shown = (sum: number) => number(shownSum(sum), 0);
   const drawn = (sums: Float64Array, x: (n: number) => number, y: (n: number) => number) =>
     line<number>(

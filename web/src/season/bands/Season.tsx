@@ -14,7 +14,7 @@ import {
   useWrite,
   YearSelect,
 } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
@@ -57,7 +57,7 @@ export default function Season() {
         </div>
       }
     >
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <Loaded of={beds}>
         {(bedList) => (
           <Loaded of={plantings}>

@@ -1,6 +1,6 @@
-import { badForHardening, hardeningPlan, type Milestone } from '@unity-acre/core/season';
+import { badForHardening, DAY_MINUTES, hardeningPlan, type Milestone } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
-import { useHere, useList } from '../../garden/index.ts';
+import { useHere, useList, useMeasure } from '../../garden/index.ts';
 import { Disclosure } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 
@@ -9,6 +9,7 @@ export function HardeningList({ steps }: { steps: Milestone[] }) {
   const { t } = useTranslation('season');
   const { garden } = useHere();
   const dates = useDates();
+  const { duration } = useMeasure();
   const weather = useList('weather');
   const begin = steps.find(({ kind }) => kind === 'hardenOff');
   const out = steps.find(({ kind }) => kind === 'setOut');
@@ -27,11 +28,9 @@ export function HardeningList({ steps }: { steps: Milestone[] }) {
               <span className="text-rain">{t('harden.paused')}</span>
             ) : (
               <span>
-                {day.minutes >= 1440
+                {day.minutes >= DAY_MINUTES
                   ? t('harden.allDay')
-                  : t('harden.out', {
-                      time: day.minutes < 60 ? `${day.minutes} min` : `${day.minutes / 60} h`,
-                    })}
+                  : t('harden.out', { time: duration(day.minutes) })}
                 , {t(`harden.sun.${day.sun}`)}
                 {day.night && `, ${t('harden.night')}`}
               </span>

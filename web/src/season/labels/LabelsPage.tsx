@@ -7,7 +7,7 @@ import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useCropNames } from '../../crops/names.ts';
 import { BedSelect, datesAlone, useHere, useList, useSeasonList } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
@@ -26,7 +26,7 @@ export default function LabelsPage() {
     <div className="flex flex-col gap-5">
       <div className="flex flex-col gap-5 print:hidden">
         <Title>{t('labels.title')}</Title>
-        <SeasonPaths />
+        <PlacePaths of="season" />
       </div>
       <Loaded of={beds}>
         {(bedList) => <Loaded of={plantings}>{(list) => <Labels beds={bedList} plantings={list} />}</Loaded>}

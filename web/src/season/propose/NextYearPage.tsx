@@ -18,7 +18,7 @@ import {
   useSeasonList,
   useWrite,
 } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { ask } from '../../kit/ask.ts';
 import { Button, Checkbox, RadioGroup, Select } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
@@ -38,7 +38,7 @@ export default function NextYearPage() {
   });
   return (
     <Screen title={t('next.title', { year: year + 1 })} className="flex flex-col gap-5">
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <div>
         <p className="font-semibold">{t('next.how')}</p>
         <RadioGroup

@@ -15,7 +15,7 @@ import {
   useWrite,
   YearSelect,
 } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, DateField, Progress } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
@@ -43,7 +43,7 @@ export default function ProposePage() {
         />
       }
     >
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <Loaded of={beds}>
         {(bedList) => (
           <Loaded of={wishes}>

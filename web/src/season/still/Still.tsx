@@ -18,7 +18,7 @@ import {
   useList,
   useMeasure,
 } from '../../garden/index.ts';
-import { SeasonPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { DateField, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
@@ -33,7 +33,7 @@ export default function Still() {
   const plantings = useBothSeasons(datesAlone);
   return (
     <Screen title={t('still.title')}>
-      <SeasonPaths />
+      <PlacePaths of="season" />
       <Loaded of={beds}>
         {(list) => <Loaded of={plantings}>{(all) => <Open beds={list} plantings={all} />}</Loaded>}
       </Loaded>

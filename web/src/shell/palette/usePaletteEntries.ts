@@ -2,9 +2,10 @@ import { useTranslation } from 'react-i18next';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCropNames } from '../../crops/names.ts';
 import { useCoordinates, useHere, useLeads, useList } from '../../garden/index.ts';
+import { placePaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { listedDays, useSessions } from '../../work/sessions/index.ts';
-import { gardenWays, ownWays, places, waysOf } from '../ways.ts';
+import { gardenWays, ownWays, places, waysOf } from '../rail/ways.ts';
 
 export const groups = ['actions', 'screens', 'beds', 'people', 'crops', 'sessions'] as const;
 
@@ -21,26 +22,11 @@ export interface PaletteEntry {
   to: string;
 }
 
-/** Within the places of the rail: those that a tab leads to. */
-const tabs = [
-  ['season:paths.still', '/season/still', 'all'],
-  ['season:paths.crops', '/season/crops', 'all'],
-  ['season:paths.labels', '/season/labels', 'all'],
-  ['season:paths.propose', '/season/propose', 'coordinator'],
-  ['season:paths.next', '/season/next', 'coordinator'],
-  ['layout:paths.layout', '/ground/layout', 'coordinator'],
-  ['layout:paths.sun', '/ground/sun', 'all'],
-  ['layout:paths.judgement', '/ground/judgement', 'all'],
-  ['layout:paths.print', '/ground/print', 'all'],
-  ['rota:paths.day', '/sessions/day', 'all'],
-  ['rota:paths.rota', '/sessions/rota', 'coordinator'],
-  ['rota:paths.care', '/sessions/care', 'coordinator'],
-  ['rota:paths.hours', '/sessions/hours', 'coordinator'],
-  ['rota:paths.frost', '/frost', 'coordinator'],
-  ['plots:paths.plots', '/crew/plots', 'coordinator'],
-  ['plots:paths.walk', '/crew/walk', 'coordinator'],
-  ['plots:paths.rules', '/crew/rules', 'coordinator'],
-  ['place:page.climate', '/garden/climate', 'all'],
+/** Screens that no line of links leads to. */
+const besides = [
+  { words: 'season:paths.labels', to: '/season/labels', may: 'all' },
+  { words: 'rota:paths.frost', to: '/frost', may: 'coordinator' },
+  { words: 'place:page.climate', to: '/garden/climate', may: 'all' },
 ] as const;
 
 const actions = [
@@ -76,9 +62,9 @@ export function usePaletteEntries(): PaletteEntry[] {
         to,
       })),
     ...ways.map(({ name, to }) => ({ id: to, group: 'screens' as const, name: t(`shell:rail.${name}`), to })),
-    ...tabs
-      .filter(([, , who]) => may(who))
-      .map(([words, to]) => ({ id: to, group: 'screens' as const, name: t(words), to })),
+    ...[...Object.values(placePaths).flat(), ...besides]
+      .filter(({ to, may: who }) => may(who) && ways.every((way) => way.to !== to))
+      .map(({ words, to }) => ({ id: to, group: 'screens' as const, name: t(words), to })),
     ...beds.map(({ id, name }) => ({ id, group: 'beds' as const, name, to: `/ground/${id}` })),
     ...people
       .filter(({ retiredOn }) => retiredOn === null)

@@ -5,7 +5,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useHere, useList } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
@@ -33,7 +33,7 @@ export default function CarePage() {
         )
       }
     >
-      <SessionPaths />
+      <PlacePaths of="rota" />
       <p className="max-w-prose text-ink-soft">{t('care.lead')}</p>
       <Loaded of={rounds}>
         {(list) =>

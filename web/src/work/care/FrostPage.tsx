@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { type FrostWatch, frostCallInput } from '@unity-acre/contract/work';
+import { mayFreeze } from '@unity-acre/core/place';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
@@ -19,8 +20,6 @@ const [COVER_FROM, COVER_TO] = ['15:00', '16:30'];
 const NEAR_MIN = 20;
 /** Who is free is named first, the nearest first among them. */
 const order = { free: 0, unsaid: 1, away: 2 } as const;
-/** A foretold minimum that may reach this is told as frost, °C. */
-const FROST_C = 0;
 
 /** Frost may come: what to cover with how much cloth, and everybody near and free written to in one go. */
 export default function FrostPage() {
@@ -57,15 +56,15 @@ export default function FrostPage() {
 function Nights({ nights }: Pick<FrostWatch, 'nights'>) {
   const { t } = useTranslation('day');
   const dates = useDates();
-  const { temperature, number, system } = useMeasure();
-  const give = (celsius: number) => `${number(celsius * (system === 'imperial' ? 1.8 : 1), 0)}°`;
+  const { temperature, degreesApart } = useMeasure();
   return (
     <section className="furrow">
       <h2>{t('frost.nights')}</h2>
       <ol className="mt-1 flex flex-wrap gap-x-6 gap-y-1">
         {nights.map((night) => (
-          <li key={night.on} className={night.low - night.give <= FROST_C ? 'font-semibold text-rain' : ''}>
-            {dates.short(night.on)}: {t('frost.low', { low: temperature(night.low), give: give(night.give) })}
+          <li key={night.on} className={mayFreeze(night) ? 'font-semibold text-rain' : ''}>
+            {dates.short(night.on)}:{' '}
+            {t('frost.low', { low: temperature(night.low), give: degreesApart(night.give) })}
           </li>
         ))}
       </ol>

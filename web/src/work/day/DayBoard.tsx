@@ -1,9 +1,9 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
-import { minuteOf } from '@unity-acre/core/crew';
+import { headsBehind, minuteOf } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useHere, useLive } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 import { stateLook } from '../cards/index.ts';
@@ -12,7 +12,7 @@ import { useTaskSentence } from '../sentence.ts';
 import { useSessions } from '../sessions/index.ts';
 import { useTasks } from '../taskLists.ts';
 import { timeFor } from './clock.ts';
-import { expectedAt, headsOf } from './expected.ts';
+import { expectedAt } from './expected.ts';
 
 /** What is stuck needs somebody now; what is done no longer does. */
 const order = { stuck: 0, underWay: 1, open: 2, done: 3 } as const;
@@ -27,7 +27,7 @@ export default function DayBoard() {
   useLive();
   return (
     <Screen title={t('board.title')}>
-      <SessionPaths />
+      <PlacePaths of="rota" />
       <p className="max-w-prose text-ink-soft">{t('board.lead')}</p>
       <Loaded of={sessions}>
         {(list) => {
@@ -75,8 +75,8 @@ function Board({ session, tasks }: { session: Session; tasks: TaskView[] }) {
       </h2>
       <p>
         {t('heads', {
-          here: headsOf(expected.filter(({ arrived }) => arrived !== null)),
-          expected: headsOf(expected),
+          here: headsBehind(expected.filter(({ arrived }) => arrived !== null)),
+          expected: headsBehind(expected),
         })}
         {' · '}
         {session.lead ? t('led', { name: session.lead }) : t('noLead')}

@@ -1,12 +1,13 @@
 import type { Person } from '@unity-acre/contract/crew';
 import type { Session } from '@unity-acre/contract/work';
+import { headsBehind } from '@unity-acre/core/crew';
 import { UserCheck } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { PersonSelect, presentPeople, useHere } from '../../garden/index.ts';
 import { Button, TimeField } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { timeFor } from './clock.ts';
-import { expectedAt, headsOf } from './expected.ts';
+import { expectedAt } from './expected.ts';
 import { useMarks } from './marks.ts';
 
 /** Lines on paper for those who come without having said so. */
@@ -46,8 +47,8 @@ export function RollCall({ session, people, mayMark }: Props) {
         <h2>{t('who')}</h2>
         <p>
           {t('heads', {
-            here: headsOf(expected.filter(({ arrived }) => arrived !== null)),
-            expected: headsOf(expected),
+            here: headsBehind(expected.filter(({ arrived }) => arrived !== null)),
+            expected: headsBehind(expected),
           })}
         </p>
       </div>

@@ -8,7 +8,3 @@ export function expectedAt({ leadId, lead, signUps }: Session): Expected[] {
   const marks = { byRota: false, offered: false, arrived: null, left: null };
   return [{ personId: leadId, name: lead ?? '', headcount: 1, ...marks }, ...signUps];
 }
-
-/** How many heads stand behind some names. */
-export const headsOf = (list: readonly Expected[]): number =>
-  list.reduce((sum, { headcount }) => sum + headcount, 0);

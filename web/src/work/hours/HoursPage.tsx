@@ -4,7 +4,7 @@ import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere, useLeads, useList, useMeasure, useSeasonList, YearSelect } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { type DataColumn, DataTable } from '../../kit/lists/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
@@ -42,7 +42,7 @@ export function Hours({ mine = false }: { mine?: boolean }) {
             </Button>
           )}
         </div>
-        {!mine && <SessionPaths />}
+        {!mine && <PlacePaths of="rota" />}
         <p className="max-w-prose text-ink-soft">{mine ? t('hours.mineLead') : t('hours.lead')}</p>
         <YearSelect
           label={t('hours.year')}

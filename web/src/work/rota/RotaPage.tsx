@@ -5,7 +5,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useSearchParams } from 'react-router';
 import { useHere, useList, useMeasure, useWatched, useWrite } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Checkbox, DateField, Progress } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field, hasFields } from '../../kit/forms/index.ts';
@@ -36,7 +36,7 @@ export default function RotaPage() {
   const sessions = useSessions({ from: garden.today });
   return (
     <Screen title={t('title')}>
-      <SessionPaths />
+      <PlacePaths of="rota" />
       <p className="max-w-prose text-ink-soft">{t('lead')}</p>
       <Loaded of={sessions}>
         {(sessionList) => (

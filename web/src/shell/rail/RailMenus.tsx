@@ -1,8 +1,8 @@
 import { ChevronDown, ChevronUp } from 'lucide-react';
 import { useTranslation } from 'react-i18next';
 import { useNavigate } from 'react-router';
-import { useHere } from '../garden/index.ts';
-import { LateMenu } from '../kit/controls/index.ts';
+import { useHere } from '../../garden/index.ts';
+import { LateMenu } from '../../kit/controls/index.ts';
 import { useLeaving } from './useLeaving.ts';
 import { gardenWays, ownWays, waysOf } from './ways.ts';
 

@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
-import { useHere } from '../garden/index.ts';
-import { Sheet } from '../kit/screens/index.ts';
-import { FindButton } from './palette/FindButton.tsx';
+import { useHere } from '../../garden/index.ts';
+import { Sheet } from '../../kit/screens/index.ts';
+import { FindButton } from '../palette/FindButton.tsx';
 import { useLeaving } from './useLeaving.ts';
 import { gardenWays, ownWays, type Place, waysOf } from './ways.ts';
 

@@ -1,10 +1,10 @@
 import type { Me } from '@unity-acre/contract/crew';
 import { Dialog } from 'radix-ui';
 import { useTranslation } from 'react-i18next';
-import { SignInForm } from '../crew/access/index.ts';
-import { useKnowMe, useMe } from '../garden/index.ts';
-import { Button } from '../kit/controls/index.ts';
-import { dropDrafts } from '../kit/forms/index.ts';
+import { SignInForm } from '../../crew/access/index.ts';
+import { useKnowMe, useMe } from '../../garden/index.ts';
+import { Button } from '../../kit/controls/index.ts';
+import { dropDrafts } from '../../kit/forms/index.ts';
 
 /** Lies over the whole page until somebody has signed in again. @param answer told whether they are who was here before */
 export function SignInSheet({ answer }: { answer(isBack: boolean): void }) {

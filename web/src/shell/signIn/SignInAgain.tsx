@@ -1,6 +1,6 @@
 import { useEffect } from 'react';
-import { whenSignedOut } from '../kit/ask.ts';
-import { fetchedPart } from '../kit/fetchedPart.tsx';
+import { whenSignedOut } from '../../kit/ask.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { askToSignIn, useSignedOut } from './signedOut.ts';
 
 /** Wanted by few: fetched when a sign-in has run out. */

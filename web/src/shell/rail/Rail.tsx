@@ -2,19 +2,19 @@ import { Ellipsis } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { NavLink } from 'react-router';
-import { useHere } from '../garden/index.ts';
-import { useDates } from '../kit/dates.ts';
-import { fetchedPart } from '../kit/fetchedPart.tsx';
-import { useMedia } from '../kit/useMedia.ts';
+import { useHere } from '../../garden/index.ts';
+import { useDates } from '../../kit/dates.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { useMedia } from '../../kit/useMedia.ts';
+import { FindButton } from '../palette/FindButton.tsx';
 import { Choices } from './Choices.tsx';
-import { FindButton } from './palette/FindButton.tsx';
 import { GardenMenu, OwnMenu } from './RailMenus.tsx';
 import { type Place, places, waysOf } from './ways.ts';
 
 const MoreSheet = fetchedPart(async () => (await import('./MoreSheet.tsx')).MoreSheet);
 
 /** Only where the clock is set by hand. */
-const DemoClock = fetchedPart(async () => (await import('../place/DemoClock.tsx')).DemoClock);
+const DemoClock = fetchedPart(async () => (await import('../../place/DemoClock.tsx')).DemoClock);
 
 /** From this width the rail stands at the side, as the style sheet's `sm` says. */
 const WIDE = '(min-width: 40rem)';

@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router';
-import { useBecome, useHere, useMe, useWrite } from '../garden/index.ts';
-import { dropDrafts } from '../kit/forms/index.ts';
-import { usePreferences } from '../preferences.ts';
+import { useBecome, useHere, useMe, useWrite } from '../../garden/index.ts';
+import { dropDrafts } from '../../kit/forms/index.ts';
+import { usePreferences } from '../../preferences.ts';
 
 /** Ways out of the garden: to another one somebody belongs to, or out altogether. */
 export function useLeaving() {

@@ -1,4 +1,4 @@
-import { fetchedPart } from '../kit/fetchedPart.tsx';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
 
 const ChoicesOfLook = fetchedPart(async () => (await import('./ChoicesOfLook.tsx')).ChoicesOfLook);
 

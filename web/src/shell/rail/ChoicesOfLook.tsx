@@ -1,7 +1,7 @@
 import { useTranslation } from 'react-i18next';
-import { ToggleGroup } from '../kit/controls/index.ts';
-import { themes, usePreferences } from '../preferences.ts';
-import { languages } from '../words/index.ts';
+import { ToggleGroup } from '../../kit/controls/index.ts';
+import { themes, usePreferences } from '../../preferences.ts';
+import { languages } from '../../words/index.ts';
 
 /** Language and colours, on the dark ground of the rail. */
 export function ChoicesOfLook() {
