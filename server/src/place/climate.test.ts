@@ -251,6 +251,24 @@ describe('the station', () => {
     expect(next.seen.slice(0, -1)).toEqual(first.seen.slice(1));
     harness.clock.time -= 86_400_000;
   });
+
+  it('tells of the garden, which may be colder by day and by night: the frost watch says the same', async () => {
+    const before = await garden.ok('weather');
+    const { version } = await garden.ok('garden');
+    await garden.ok('saveGarden', { ifMatch: version, body: { ...gardenInput, offsetC: -2 } });
+    const after = await garden.ok('weather');
+    for (const part of ['seen', 'forecast'] as const)
+      for (const [i, day] of after[part].entries()) {
+        expect(day.low).toBeCloseTo(before[part][i]!.low - 2, 9);
+        expect(day.high).toBeCloseTo(before[part][i]!.high - 2, 9);
+        expect(day.rain).toBe(before[part][i]!.rain);
+      }
+    const { nights } = await garden.ok('frostWatch', {
+      query: { on: '2026-05-20', from: '15:00', to: '16:30' },
+    });
+    expect(nights).toEqual(after.forecast.map(({ on, low, give }) => ({ on, low, give })));
+    await garden.ok('saveGarden', { ifMatch: version + 1, body: gardenInput });
+  });
 });
 
 it('moves the dates of a bed that lies in a hollow', async () => {

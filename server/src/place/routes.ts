@@ -1,11 +1,12 @@
 import { addDays } from '@unity-acre/core/calendar';
-import { stationForecast, stationWeather } from '@unity-acre/core/place';
+import { inGarden, stationWeather } from '@unity-acre/core/place';
 import { touch } from '../database/stamps.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid } from '../http/refusal.ts';
 import { refuseSea } from './atSea.ts';
 import { usualClimateOf } from './climate.ts';
 import { gardens } from './entity.ts';
+import { forecastFor } from './forecast.ts';
 import { stationRoutes } from './station.ts';
 import { todayIn } from './today.ts';
 import { gardenView } from './view.ts';
@@ -61,8 +62,8 @@ export const placeRoutes: PlaceRoutes = {
     const today = todayIn(garden, store.clock);
     const climate = await usualClimateOf(store.manager, garden);
     return {
-      seen: stationWeather(climate, garden.id, addDays(today, -SEEN_DAYS), today),
-      forecast: stationForecast(climate, garden.id, today),
+      seen: inGarden(stationWeather(climate, garden.id, addDays(today, -SEEN_DAYS), today), garden.offsetC),
+      forecast: await forecastFor(store.manager, garden, today),
     };
   },
 

@@ -1,5 +1,6 @@
 export { curveAt } from './curve.ts';
 export { fitWeather } from './fitWeather.ts';
+export { coldestOf, FREEZES_C, inGarden, mayFreeze } from './nights.ts';
 export { simulateWeather, type WeatherDay } from './simulateWeather.ts';
 export {
   FORECAST_DAYS,

@@ -1,7 +1,7 @@
 import { addDays, type Day } from '@unity-acre/core/calendar';
 import { isFree } from '@unity-acre/core/crew';
 import { groupedBy } from '@unity-acre/core/maths';
-import { dayInSeason, seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import { coldestOf, dayInSeason, seasonYearOf } from '@unity-acre/core/place';
 import { bedLayout, toLay } from '@unity-acre/core/season';
 import {
   coversFor,
@@ -22,7 +22,7 @@ import type { Handlers } from '../../http/handle.ts';
 import { byName } from '../../http/order.ts';
 import { invalid } from '../../http/refusal.ts';
 import type { GardenEntity } from '../../place/entity.ts';
-import { todayIn, usualClimateOf } from '../../place/index.ts';
+import { forecastFor, todayIn } from '../../place/index.ts';
 import { type PlantingSchedule, schedulesOfYear } from '../../season/index.ts';
 import { asCalled, rounds, type SessionEntity, sessions, tools } from '../entity.ts';
 import { sessionViews } from '../sessions/sessionViews.ts';
@@ -80,13 +80,13 @@ export const frostRoutes: Pick<Handlers, 'frostWatch' | 'frostCall'> = {
   frostWatch: async ({ store, member: { garden }, query }) => {
     const { manager } = store;
     const today = todayIn(garden, store.clock);
-    const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
+    const forecast = await forecastFor(manager, garden, today);
     const ground = new Map((await manager.findBy(beds, { gardenId: garden.id })).map((bed) => [bed.id, bed]));
     const year = seasonYearOf(garden.latitude, today);
     const scheduled = await schedulesOfYear(manager, garden, year, today);
     await breathe();
-    const nights = forecast.map(({ on, low, give }) => ({ on, low: low + garden.offsetC, give }));
-    const lowest = Math.min(...nights.map(({ low, give }) => low - give));
+    const nights = forecast.map(({ on, low, give }) => ({ on, low, give }));
+    const lowest = Math.min(...nights.map(coldestOf));
     const lowIn = (bed: BedEntity | undefined) => lowest + (bed?.offsetC ?? 0);
     const threatened = scheduled.filter(
       ({ row, crop, steps }) => standsOut(steps, today) && isThreatened(crop, lowIn(ground.get(row.bedId))),
