@@ -1,4 +1,4 @@
-import { minuteOf } from '../crew/index.ts';
+import { headsBehind, minuteOf } from '../crew/index.ts';
 
 /** A session as far as it says how many people it takes. */
 export interface Manned {
@@ -37,7 +37,7 @@ export function crewNeed(session: Manned, tasks: readonly Workload[]): CrewNeed 
     .filter((task) => wanted.has(task.id) && task.state !== 'done')
     .reduce((sum, task) => sum + task.minutes, 0);
   const length = minuteOf(session.to) - minuteOf(session.from);
-  const coming = session.signUps.reduce((sum, person) => sum + person.headcount, 0);
+  const coming = headsBehind(session.signUps);
   const needed = length > 0 ? Math.ceil(minutes / length) : 0;
   return { coming, minutes, needed, gap: Math.max(0, needed - coming), spare: coming * length - minutes };
 }

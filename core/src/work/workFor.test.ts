@@ -3,13 +3,13 @@ import { anyTime } from './rota/testing/index.ts';
 import { workFor } from './workFor.ts';
 
 const TODAY = '2026-05-20';
-const me = { id: 'me', availability: anyTime, cannot: [] };
+const me = { id: 'me', availability: anyTime, cannot: [], adults: 1, children: 0 };
 const session = (id: string, over: object = {}) => ({
-  ...{ id, on: '2026-05-23', from: '09:00', to: '11:00', capacity: 4, state: 'called' },
+  ...{ id, on: '2026-05-23', from: '09:00', to: '11:00', capacity: 4, children: true, state: 'called' },
   ...{ taskIds: ['pick'], signUps: [] as { personId: string; headcount: number }[] },
   ...over,
 });
-const task = (id: string, kind: 'pick' | 'setOut' | 'compost', over: object = {}) => ({
+const task = (id: string, kind: 'pick' | 'setOut' | 'compost' | 'mow', over: object = {}) => ({
   ...{ id, kind, own: null, bedHeight: 0, state: 'open' },
   ...over,
 });
@@ -47,6 +47,15 @@ describe('what somebody could take on', () => {
     const mondays = { weekly: [{ weekday: 1, from: '08:00', to: '20:00' }], exceptions: [] };
     expect(ids({ availability: mondays }, [session('saturday')])).toEqual([]);
     expect(ids({ availability: { weekly: null, exceptions: [] } }, [session('saturday')])).toHaveLength(1);
+  });
+
+  it('has room for all who come together, and nothing for children where they may not be or may not work', () => {
+    const three = session('a', { taskIds: ['mow', 'pick'], signUps: [{ personId: 'p', headcount: 1 }] });
+    const work = [...tasks, task('mow', 'mow')];
+    expect(ids({ adults: 3 }, [three], work)).toEqual([['a', 'pick', 'mow']]);
+    expect(ids({ adults: 4 }, [three], work)).toEqual([]);
+    expect(ids({ adults: 1, children: 2 }, [three], work)).toEqual([['a', 'pick']]);
+    expect(ids({ adults: 1, children: 2 }, [{ ...three, children: false }], work)).toEqual([]);
   });
 
   it('asks for nothing they cannot do: no lifting of compost, no kneeling but at a raised bed', () => {

@@ -1,6 +1,7 @@
 import type { Day } from '../calendar/index.ts';
-import { type Availability, isFree, type Strain } from '../crew/index.ts';
+import { type Availability, headsBehind, isFree, type Strain } from '../crew/index.ts';
 import { type OwnNeeds, type WorkKind, workNeeds } from './kinds/index.ts';
+import { canDo, headCount } from './rota/index.ts';
 
 /** A session as far as somebody may join it. */
 interface Joinable {
@@ -9,6 +10,8 @@ interface Joinable {
   from: string;
   to: string;
   capacity: number;
+  /** whether children may come */
+  children: boolean;
   state: string;
   taskIds: readonly string[];
   signUps: readonly { personId: string; headcount: number }[];
@@ -26,7 +29,10 @@ interface Doable {
 export interface Helper {
   id: string;
   availability: Availability;
-  cannot: readonly Strain[];
+  cannot: Strain[];
+  /** heads behind the name: a class or a family comes together */
+  adults: number;
+  children: number;
 }
 
 /** A session somebody could join, and what they could do there. */
@@ -36,32 +42,34 @@ export interface WorkFor<Session, Task> {
 }
 
 /**
- * What somebody could take on: sessions to come with room, at times at which they are free, in which they are not yet, with
- * the open work there that does not ask for what they cannot do. Who has not said when they can come sees them all.
+ * What somebody could take on: sessions to come with room for all who stand behind the name, at times at which they are free,
+ * in which they are not yet, with the open work there that does not ask for what they cannot or, being children, may not do. Who has not said when they can come sees them all.
  * @param today sessions before it are over
  * @returns the soonest first; sessions with nothing they can do are left out
  */
 export function workFor<Session extends Joinable, Task extends Doable>(
-  { id, availability, cannot }: Helper,
+  helper: Helper,
   sessions: readonly Session[],
   tasks: readonly Task[],
   today: Day,
 ): WorkFor<Session, Task>[] {
-  const hasRoom = ({ capacity, signUps }: Session) =>
-    signUps.reduce((sum, { headcount }) => sum + headcount, 0) < capacity;
+  const { id, availability } = helper;
+  const takes = ({ capacity, signUps, children }: Session) =>
+    headsBehind(signUps) + headCount(helper) <= capacity && (children || helper.children === 0);
   const isOpen = (session: Session) =>
     session.state === 'called' &&
     session.on >= today &&
-    hasRoom(session) &&
+    takes(session) &&
     !session.signUps.some(({ personId }) => personId === id) &&
     (availability.weekly === null || isFree(availability, session.on, session));
-  const canDo = (task: Task) =>
-    task.state !== 'done' && !workNeeds(task).strains.some((strain) => cannot.includes(strain));
   return sessions
     .filter(isOpen)
     .map((session) => ({
       session,
-      tasks: tasks.filter((task) => session.taskIds.includes(task.id) && canDo(task)),
+      tasks: tasks.filter(
+        (task) =>
+          session.taskIds.includes(task.id) && task.state !== 'done' && canDo(helper, workNeeds(task)),
+      ),
     }))
     .filter((one) => one.tasks.length > 0)
     .sort((a, b) => `${a.session.on} ${a.session.from}`.localeCompare(`${b.session.on} ${b.session.from}`));

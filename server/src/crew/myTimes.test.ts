@@ -23,7 +23,7 @@ describe('one’s own times', () => {
   it('are said without a coordinator, and nothing else of one changes', async () => {
     const { id, cookie } = await garden.member('volunteer', 'Vera');
     const before = await garden.ok('myTimes', { cookie });
-    expect(before.availability.weekly).toBeNull();
+    expect(before).toMatchObject({ availability: { weekly: null }, heads: { adults: 1, children: 0 } });
     const after = await garden.ok('saveMyTimes', { cookie, body: until('12:00'), ifMatch: before.version });
     expect(after).toMatchObject(until('12:00'));
     const seen = (await garden.ok('people', {})).find((one) => one.id === id);

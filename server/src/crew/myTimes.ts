@@ -1,13 +1,15 @@
 import type { MyTimes } from '@unity-acre/contract/crew';
+import { headsOf } from '@unity-acre/core/crew';
 import type { Handlers } from '../http/handle.ts';
 import { type PersonEntity, people } from './entity.ts';
 
-const timesView = ({ availability, cannot, ratherNot, mostPerWeek, version }: PersonEntity): MyTimes => ({
-  availability,
-  cannot,
-  ratherNot,
-  mostPerWeek,
-  version,
+const timesView = (person: PersonEntity): MyTimes => ({
+  availability: person.availability,
+  cannot: person.cannot,
+  ratherNot: person.ratherNot,
+  mostPerWeek: person.mostPerWeek,
+  heads: headsOf(person.kind, person.headcount, person.children),
+  version: person.version,
 });
 
 /** What people say of themselves, without asking a coordinator. */

@@ -33,16 +33,20 @@ const session = (over: Partial<SessionNow> = {}): SessionNow => ({
   ...over,
 });
 const task = (id: string, over: Partial<TaskNow> = {}): TaskNow => ({
-  ...{ id, kind: 'sow', minutes: 60, state: 'open', sessionId: null },
+  ...{ id, kind: 'sow', minutes: 60, state: 'open', sessionId: null, bedIds: ['b'] },
   window: { earliest: '2026-05-10', latest: SATURDAY },
   ...over,
 });
 const planting = (over: Partial<PlantingNow> = {}): PlantingNow => ({
-  ...{ id: 'p', cropId: 'tomato', bedId: 'b', hardiness: 'frostTender', overdueAfter: null },
+  ...{ id: 'p', cropId: 'tomato', bedId: 'b', hardiness: 'frostTender', frostDamageC: 0, overdueAfter: null },
   steps: [
     { kind: 'setOut', on: '2026-05-15', done: true },
     { kind: 'clear', on: '2026-10-01', done: false },
   ],
+  ...over,
+});
+const bed = (id: string, over: Partial<GardenNow['beds'][number]> = {}) => ({
+  ...{ id, offsetC: 0, isPlot: false },
   ...over,
 });
 const person = (id: string, over: Partial<PersonNow> = {}): PersonNow => ({
@@ -61,13 +65,31 @@ describe('frost', () => {
   it('is the first night that may freeze while something tender stands outdoors', () => {
     const [one] = found('frost', {
       nights: [{ on: TODAY, low: 6, give: 1 }, cold, { on: '2026-05-22', low: -2, give: 1 }],
-      plantings: [planting(), planting({ id: 'q', bedId: 'c' }), planting({ id: 'r', hardiness: 'hardy' })],
+      plantings: [
+        planting(),
+        planting({ id: 'q', bedId: 'c' }),
+        planting({ id: 'r', hardiness: 'hardy', frostDamageC: -4 }),
+      ],
     });
     expect(one).toMatchObject({
       by: '2026-05-21',
       plantingIds: ['p', 'q'],
       numbers: { low: 1, give: 1.5, beds: 2 },
     });
+  });
+  it('goes by how cold each bed is, and is for hardy crops only below what they stand', () => {
+    const mild = { on: '2026-05-21', low: 3, give: 1 };
+    const beds = [bed('b'), bed('hollow', { offsetC: -2 })];
+    const inHollow = planting({ id: 'q', bedId: 'hollow' });
+    expect(found('frost', { nights: [mild], plantings: [planting(), inHollow], beds })).toMatchObject([
+      { plantingIds: ['q'], numbers: { low: 3, give: 1, beds: 1 } },
+    ]);
+    const hardy = planting({ hardiness: 'hardy', frostDamageC: -4 });
+    const nights = [
+      { on: '2026-05-21', low: -2, give: 1.9 },
+      { on: '2026-05-22', low: -2, give: 2 },
+    ];
+    expect(found('frost', { nights, plantings: [hardy] })).toMatchObject([{ by: '2026-05-22' }]);
   });
   it('is none when the nights are warm, what is tender is indoors, or the night is past', () => {
     expect(found('frost', { nights: [{ ...cold, low: 2 }], plantings: [planting()] })).toEqual([]);
@@ -144,6 +166,18 @@ describe('work that closes with no session', () => {
       { sessionId: 'roomy', taskIds: ['a', 'b'], numbers: { minutes: 90 }, by: SATURDAY },
     ]);
   });
+  it('counts what it has put into a session before', () => {
+    const alone = [{ personId: 'p', headcount: 1 }];
+    const sessions = [
+      session({ id: 'more', signUps: alone }),
+      session({ id: 'less', signUps: alone, taskIds: ['x'] }),
+    ];
+    const tasks = [task('x', { minutes: 20, sessionId: 'less' }), task('a', { minutes: 90 }), task('b')];
+    expect(found('closingWork', { sessions, tasks })).toMatchObject([
+      { sessionId: 'more', taskIds: ['a'] },
+      { sessionId: 'less', taskIds: ['b'] },
+    ]);
+  });
   it('what is late goes into the next, and what fits into none is said', () => {
     const late = task('late', { state: 'late', window: { earliest: '2026-05-01', latest: '2026-05-16' } });
     const today = task('today', { window: { earliest: '2026-05-01', latest: TODAY } });
@@ -151,6 +185,15 @@ describe('work that closes with no session', () => {
       { sessionId: 'full', taskIds: ['late'], by: TODAY },
       { id: 'closingWork none', taskIds: ['today'] },
     ]);
+  });
+  it('is not what plot holders look after themselves, but what is also in a bed that all share', () => {
+    const beds = [bed('mine', { isPlot: true }), bed('b')];
+    const tasks = [
+      task('x', { bedIds: ['mine'] }),
+      task('y', { bedIds: ['mine', 'b'] }),
+      task('z', { bedIds: [] }),
+    ];
+    expect(found('closingWork', { sessions: [roomy], tasks, beds })).toMatchObject([{ taskIds: ['y', 'z'] }]);
   });
   it('is not what is in a session, done, closes later, or is a small daily thing', () => {
     const tasks = [
@@ -174,7 +217,7 @@ describe('ground', () => {
     expect(found('applications', { applications: 3 })).toMatchObject([{ numbers: { waiting: 3 } }]);
   });
   it('beds are empty where nothing stands and nothing begins within four weeks', () => {
-    const beds = [{ id: 'b' }, { id: 'c' }, { id: 'd' }];
+    const beds = [bed('b'), bed('c'), bed('d')];
     const soon = planting({
       bedId: 'c',
       steps: [
@@ -189,10 +232,17 @@ describe('ground', () => {
     const cleared = planting({
       steps: [
         { kind: 'setOut', on: '2026-04-01', done: true },
-        { kind: 'clear', on: '2026-05-18', done: true },
+        { kind: 'clear', on: TODAY, done: true },
       ],
     });
-    expect(found('emptyBeds', { beds: [{ id: 'b' }], plantings: [cleared] })).toHaveLength(1);
+    expect(found('emptyBeds', { beds: [bed('b')], plantings: [cleared] })).toHaveLength(1);
+    const over = planting({
+      steps: [
+        { kind: 'sow', on: '2026-03-01', done: true },
+        { kind: 'clear', on: '2026-05-19', done: false },
+      ],
+    });
+    expect(found('emptyBeds', { beds: [bed('b')], plantings: [over] })).toHaveLength(1);
   });
 });
 
@@ -208,10 +258,8 @@ it('puts at most seven before anybody, the worst first, and leaves out what was 
         expect(new Set(list.map(({ id }) => id)).size).toBe(list.length);
         for (const [i, one] of list.entries())
           if (i > 0) expect(one.severity).toBeLessThanOrEqual(list[i - 1]!.severity);
-        const put = decide(
-          { ...nothing, sessions, applications: waiting },
-          new Set(list.map(({ id }) => id)),
-        );
+        const away = new Set(list.map(({ id }) => id));
+        const put = decide({ ...nothing, sessions, applications: waiting }, (id) => away.has(id));
         for (const { id } of put) expect(list.map((one) => one.id)).not.toContain(id);
       },
     ),

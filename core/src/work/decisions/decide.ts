@@ -23,13 +23,13 @@ export const MOST_DECISIONS = 7;
 
 /**
  * What needs a person, worst first, and of two alike what is sooner.
- * @param putOff the ids of those that were put off; they give way to others
+ * @param isPutOff whether somebody put off the one of an id; it gives way to others
  * @returns at most seven
  */
-export function decide(now: GardenNow, putOff: ReadonlySet<string> = new Set()): Decision[] {
+export function decide(now: GardenNow, isPutOff: (id: string) => boolean = () => false): Decision[] {
   return Object.values(decisionRules)
     .flatMap((rule) => rule(now))
-    .filter(({ id }) => !putOff.has(id))
+    .filter(({ id }) => !isPutOff(id))
     .sort((a, b) => b.severity - a.severity || a.by.localeCompare(b.by) || a.id.localeCompare(b.id))
     .slice(0, MOST_DECISIONS);
 }

@@ -1,5 +1,6 @@
 import type { Day } from '../../calendar/index.ts';
 import type { Availability } from '../../crew/index.ts';
+import type { Crop } from '../../crops/index.ts';
 import type { Milestone } from '../../season/index.ts';
 import type { Manned } from '../crewNeed.ts';
 import type { WorkKind } from '../kinds/index.ts';
@@ -14,10 +15,11 @@ export interface GardenNow {
   tasks: readonly TaskNow[];
   /** of this season and the next */
   plantings: readonly PlantingNow[];
-  /** what is foretold, °C, and what it may err by */
+  /** what is foretold for the garden, °C, and what it may err by */
   nights: readonly { on: Day; low: number; give: number }[];
   people: readonly PersonNow[];
-  beds: readonly { id: string }[];
+  /** how much warmer than the garden each is, °C, and whether it is a plot that somebody holds */
+  beds: readonly { id: string; offsetC: number; isPlot: boolean }[];
   plots: readonly { bedId: string; nextLook: Day | null; stage: string }[];
   /** who has asked for a plot and has none */
   applications: number;
@@ -37,14 +39,14 @@ export interface TaskNow {
   minutes: number;
   state: string;
   sessionId: string | null;
+  bedIds: readonly string[];
   window: { earliest: Day; latest: Day };
 }
 
-export interface PlantingNow {
+export interface PlantingNow extends Pick<Crop, 'hardiness' | 'frostDamageC'> {
   id: string;
   cropId: string;
   bedId: string;
-  hardiness: string;
   overdueAfter: Day | null;
   steps: readonly Pick<Milestone, 'kind' | 'on' | 'done'>[];
 }

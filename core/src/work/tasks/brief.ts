@@ -5,6 +5,10 @@ import { isRoundKind, taskRow, type WorkKind } from '../kinds/index.ts';
 /** Whether work is a few minutes of every day, which is not planned one by one. */
 export const isBrief = (kind: WorkKind): boolean => !isRoundKind(kind) && taskRow(kind).isBrief;
 
+/** Whether work is in held plots alone, whose holders look after them themselves. @param plots ids of the beds that are held */
+export const isOfPlots = ({ bedIds }: { bedIds: readonly string[] }, plots: ReadonlySet<string>): boolean =>
+  bedIds.length > 0 && bedIds.every((id) => plots.has(id));
+
 /** Small things of one kind on one day, which are one line in a list. */
 export interface BriefWork<Task> {
   kind: WorkKind;

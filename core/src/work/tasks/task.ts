@@ -25,6 +25,9 @@ const endsSideWork: readonly MilestoneKind[] = ['firstPick', 'lastPick', 'clear'
 
 export type TaskState = 'waiting' | 'open' | 'late' | 'done';
 
+/** Whether work is to be done now. */
+export const isToDo = ({ state }: { state: string }): boolean => state === 'open' || state === 'late';
+
 /** Work that follows from a planting. Derived anew at every reading; its id stays when the plan moves. */
 export interface Task {
   id: string;

@@ -2,10 +2,11 @@ import type { MoveInput, RotaHolds, TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day, daysBetween, weekStart } from '@unity-acre/core/calendar';
 import { headsOf } from '@unity-acre/core/crew';
 import { middleOf, type Point } from '@unity-acre/core/ground';
-import { dayInSeason, FORECAST_DAYS, seasonYearOf, stationForecast } from '@unity-acre/core/place';
+import { dayInSeason, FORECAST_DAYS, seasonYearOf } from '@unity-acre/core/place';
 import { isSowing } from '@unity-acre/core/season';
 import {
   isBrief,
+  isOfPlots,
   lengthOf,
   paceOf,
   plantingOf,
@@ -24,7 +25,7 @@ import { findInPieces } from '../../database/pieces.ts';
 import { beds, landmarks, tenures } from '../../ground/entity.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import type { GardenEntity } from '../../place/entity.ts';
-import { usualClimateOf } from '../../place/index.ts';
+import { forecastFor } from '../../place/index.ts';
 import { seasonsAround } from '../../season/index.ts';
 import { roundTasks } from '../care/rounds.ts';
 import { type SessionEntity, type SignUpEntity, sessions, signUps, tools } from '../entity.ts';
@@ -116,15 +117,15 @@ export async function rotaGround(
   );
   // Whoever holds a plot looks after it themselves.
   const plots = await manager.findBy(tenures, { gardenId, year, kind: 'plot' });
-  const looksAfter = new Set(plots.map(({ bedId }) => bedId));
+  const inPlots = new Set(plots.map(({ bedId }) => bedId));
   const open = tasks.filter(
-    ({ id, kind, bedIds, state, window }) =>
-      state !== 'done' &&
+    (task) =>
+      task.state !== 'done' &&
       // Small things of every day are for whoever is there.
-      !isBrief(kind) &&
-      !elsewhere.has(id) &&
-      !(bedIds.length > 0 && bedIds.every((bedId) => looksAfter.has(bedId))) &&
-      window.earliest <= until,
+      !isBrief(task.kind) &&
+      !elsewhere.has(task.id) &&
+      !isOfPlots(task, inPlots) &&
+      task.window.earliest <= until,
   );
   await breathe();
   const after = prerequisites(open.map((task) => ({ ...task, planting: plantingOf(task.id) })));
@@ -305,7 +306,7 @@ async function poorDays(
   today: Day,
   list: readonly RotaSession[],
 ): Promise<Record<'any' | 'dry' | 'overcast', Day[]>> {
-  const forecast = stationForecast(await usualClimateOf(manager, garden), garden.id, today);
+  const forecast = await forecastFor(manager, garden, today);
   const rainy = new Set(forecast.filter(({ chance }) => chance >= RAIN).map(({ on }) => on));
   const known = addDays(today, FORECAST_DAYS);
   const early = list.filter(({ from, on }) => from < LATE && on <= known && !rainy.has(on));

@@ -1,3 +1,4 @@
+import { headsBehind } from '@unity-acre/core/crew';
 import { type EntityManager, type EntitySchema, In, IsNull, Not } from 'typeorm';
 import { people } from '../../crew/entity.ts';
 import { Letters } from '../../crew/index.ts';
@@ -22,7 +23,7 @@ export function placesOf(rows: readonly SignUpEntity[]): { coming: SignUpEntity[
 /** How many heads stand behind sign-ups. */
 export async function headsIn(manager: EntityManager, rows: readonly SignUpEntity[]): Promise<number> {
   const persons = await manager.findBy(people, { id: In(rows.map(({ personId }) => personId)) });
-  return persons.reduce((sum, { headcount }) => sum + headcount, 0);
+  return headsBehind(persons);
 }
 
 /**

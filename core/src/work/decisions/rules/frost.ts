@@ -1,20 +1,29 @@
-import { standsOut } from '../../frostCover.ts';
+import { coldestOf, FREEZES_C } from '../../../place/index.ts';
+import { isThreatened, standsOut } from '../../frostCover.ts';
 import type { DecisionRule } from '../decision.ts';
 
-/** Water freezes, °C. */
-const FROST_C = 0;
-
-/** The first night that may bring frost while something tender stands outdoors: which beds are to be covered. */
-export const frost: DecisionRule = ({ today, until, nights, plantings }) => {
-  const tender = plantings.filter(({ hardiness, steps }) => hardiness !== 'hardy' && standsOut(steps, today));
-  const night = nights.find(({ on, low, give }) => on >= today && on <= until && low - give <= FROST_C);
-  if (!night || tender.length === 0) return [];
-  return [
-    {
-      ...{ kind: 'frost', id: `frost ${night.on}`, severity: 100, by: night.on },
-      plantingIds: tender.map(({ id }) => id),
-      numbers: { low: night.low, give: night.give, beds: new Set(tender.map(({ bedId }) => bedId)).size },
-      days: { night: night.on },
-    },
-  ];
+/** The first night that may bring frost to what stands outdoors and does not stand it: which beds are to be covered. */
+export const frost: DecisionRule = ({ today, until, nights, plantings, beds }) => {
+  const offsets = new Map(beds.map(({ id, offsetC }) => [id, offsetC]));
+  const standing = plantings.filter(({ steps }) => standsOut(steps, today));
+  for (const night of nights) {
+    if (night.on < today || night.on > until) continue;
+    const threatened = standing.filter((planting) => {
+      const lowC = coldestOf(night) + (offsets.get(planting.bedId) ?? 0);
+      return lowC <= FREEZES_C && isThreatened(planting, lowC);
+    });
+    if (threatened.length === 0) continue;
+    return [
+      {
+        ...{ kind: 'frost', id: `frost ${night.on}`, severity: 100, by: night.on },
+        plantingIds: threatened.map(({ id }) => id),
+        numbers: {
+          ...{ low: night.low, give: night.give },
+          beds: new Set(threatened.map(({ bedId }) => bedId)).size,
+        },
+        days: { night: night.on },
+      },
+    ];
+  }
+  return [];
 };

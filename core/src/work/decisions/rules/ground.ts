@@ -1,5 +1,6 @@
 import { addDays } from '../../../calendar/index.ts';
 import { groupedBy } from '../../../maths/index.ts';
+import { inGroundSpan } from '../../../season/index.ts';
 import type { DecisionRule } from '../decision.ts';
 
 /** A bed with nothing in it for so many days is worth a word. Common practice, no source: about a quick crop of radishes. */
@@ -36,9 +37,8 @@ export const emptyBeds: DecisionRule = ({ today, beds, plantings }) => {
   const inBed = groupedBy(plantings, ({ bedId }) => bedId);
   const empty = beds.filter(({ id }) =>
     (inBed.get(id) ?? []).every(({ steps }) => {
-      const outdoors = steps.find(({ kind }) => kind === 'sow' || kind === 'setOut') ?? steps[0]!;
-      const end = steps.at(-1)!;
-      return outdoors.on > soon || end.on < today || end.done;
+      const { from, until } = inGroundSpan(steps, today);
+      return from > soon || until < today || steps.at(-1)!.done;
     }),
   );
   if (empty.length === 0) return [];

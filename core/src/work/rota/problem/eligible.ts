@@ -27,7 +27,10 @@ export const headCount = (...people: readonly Pick<RotaPerson, 'adults' | 'child
   people.reduce((sum, { adults, children }) => sum + adults + children, 0);
 
 /** Whether somebody may work at a task at all, whenever it is. */
-export const canDo = (person: RotaPerson, task: RotaTask): boolean =>
+export const canDo = (
+  person: Pick<RotaPerson, 'children' | 'cannot'>,
+  task: Pick<RotaTask, 'adultsOnly' | 'strains'>,
+): boolean =>
   !(task.adultsOnly && person.children > 0) && !task.strains.some((strain) => person.cannot.includes(strain));
 
 export const hasSkill = (person: RotaPerson, task: RotaTask): boolean =>
