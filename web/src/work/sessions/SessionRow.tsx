@@ -8,7 +8,6 @@ import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { inWorkOrder } from '../order.ts';
 import { TaskRow } from '../TaskRow.tsx';
-
 import { SignUpButton } from './SignUpButton.tsx';
 
 /** Only where sessions are written out: its words come with that screen. */
@@ -38,7 +37,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
   const { garden } = useHere();
   const dates = useDates();
   const leads = useLeads();
-  const { number } = useMeasure();
+  const { duration } = useMeasure();
   const { coming, minutes, needed, gap } = crewNeed(session, tasks);
   const own = inWorkOrder(tasks.filter((task) => session.taskIds.includes(task.id)));
   const past = session.on < garden.today;
@@ -96,8 +95,7 @@ export function SessionRow({ session, tasks, full = false, onEdit, onMove }: Pro
         )}
         <p className="mt-1">
           {t('work:coming', { coming, capacity: session.capacity })}
-          {minutes > 0 &&
-            ` ${t('work:workload', { time: minutes < 60 ? `${minutes} min` : `${number(minutes / 60, 1)} h`, needed })}`}
+          {minutes > 0 && ` ${t('work:workload', { time: duration(minutes), needed })}`}
           {gap > 0 && !past && <strong className="text-beet"> {t('work:gap', { gap })}</strong>}
         </p>
         {full && (

@@ -4,7 +4,7 @@ import { useDeferredValue, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useSearchParams } from 'react-router';
 import { useHere, useLeads, useLive } from '../../garden/index.ts';
-import { SessionPaths } from '../../garden/paths/index.ts';
+import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
@@ -45,7 +45,7 @@ export default function Sessions() {
         )
       }
     >
-      <SessionPaths />
+      <PlacePaths of="rota" />
       <Loaded of={sessions} also={[tasks]}>
         {(list) => {
           const coming = list.filter((session) => session.on >= garden.today);

@@ -1,4 +1,5 @@
 import type { Session } from '@unity-acre/contract/work';
+import { headsBehind } from '@unity-acre/core/crew';
 import { useTranslation } from 'react-i18next';
 import { useHere, useWrite } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
@@ -11,7 +12,7 @@ const withoutPerson = (session: Session, personId: string): Session => ({
 
 /** The session as it is expected to read once somebody has signed up, who waits where it is full. */
 function withPerson(session: Session, personId: string, name: string): Session {
-  const coming = session.signUps.reduce((sum, { headcount }) => sum + headcount, 0);
+  const coming = headsBehind(session.signUps);
   if (coming >= session.capacity)
     return { ...session, waiting: [...session.waiting, { personId, name, headcount: 1 }] };
   const one = { personId, name, headcount: 1, byRota: false, offered: false, arrived: null, left: null };
@@ -22,7 +23,7 @@ function withPerson(session: Session, personId: string, name: string): Session {
 export function SignUpButton({ session, words }: { session: Session; words?: string }) {
   const { t } = useTranslation('work');
   const { personId, name } = useHere();
-  const coming = session.signUps.reduce((sum, { headcount }) => sum + headcount, 0);
+  const coming = headsBehind(session.signUps);
   const signUp = useWrite('signUp', {
     say: ({ data }) =>
       t(data.waiting.some((one) => one.personId === personId) ? 'waits' : 'signedUp', {

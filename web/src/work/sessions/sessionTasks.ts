@@ -8,6 +8,10 @@ import { listedDays, useSessions } from './sessionLists.ts';
 /** So long after its window a task is still offered, days. */
 const LATE_DAYS = 14;
 
+/** Whether a task may still be put into a session on a day: also for a while after its window, small daily things aside. */
+export const fitsOn = ({ kind, state, window }: TaskView, on: Day): boolean =>
+  state !== 'done' && window.earliest <= on && addDays(window.latest, isBrief(kind) ? 0 : LATE_DAYS) >= on;
+
 interface InHand {
   on: Day;
   chosen: readonly string[];
@@ -45,14 +49,7 @@ export function useSessionTasks(
     .map((task) => ({ ...task, planting: plantingOf(task.id) }));
   return {
     tasks,
-    fitting: tasks.filter(
-      (task) =>
-        chosen.includes(task.id) ||
-        (isDay(on) &&
-          task.state !== 'done' &&
-          task.window.earliest <= on &&
-          addDays(task.window.latest, isBrief(task.kind) ? 0 : LATE_DAYS) >= on),
-    ),
+    fitting: tasks.filter((task) => chosen.includes(task.id) || (isDay(on) && fitsOn(task, on))),
     early: putTooEarly(work, new Set(chosen), on, (id) => dayOf.get(id) ?? null),
   };
 }

@@ -1,7 +1,7 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
-import { withBriefTogether } from '@unity-acre/core/work';
+import { isToDo, withBriefTogether } from '@unity-acre/core/work';
 import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
@@ -115,10 +115,7 @@ function Answers({
   const coming = sessions.filter(({ on, state }) => state === 'called' && on >= garden.today && on <= until);
   if (!leads) return <VolunteerHome sessions={sessions} tasks={tasks} plantings={plantings} />;
   const open = tasks.filter(
-    (task) =>
-      (task.state === 'open' || task.state === 'late') &&
-      task.sessionId === null &&
-      task.window.earliest <= until,
+    (task) => isToDo(task) && task.sessionId === null && task.window.earliest <= until,
   );
   const { single, brief: small } = withBriefTogether(open);
   // Small things are for their own day.
@@ -128,21 +125,19 @@ function Answers({
     <>
       <LeaderWeek from={from} sessions={sessions} tasks={tasks} plantings={plantings} />
       <div className="grid gap-x-12 gap-y-8 2xl:grid-cols-[minmax(0,3fr)_minmax(0,2fr)]">
-        <div className="flex flex-col gap-8 2xl:order-2">
-          <section className="furrow">
-            <h2>{t('sessionsComing')}</h2>
-            {coming.length === 0 && (
-              <Bare title={t('noSessions')}>
-                <Link to="/sessions?session=new" className="underline underline-offset-4">
-                  {t('call')}
-                </Link>
-              </Bare>
-            )}
-            {coming.map((session) => (
-              <SessionRow key={session.id} session={session} tasks={tasks} />
-            ))}
-          </section>
-        </div>
+        <section className="furrow 2xl:order-2">
+          <h2>{t('sessionsComing')}</h2>
+          {coming.length === 0 && (
+            <Bare title={t('noSessions')}>
+              <Link to="/sessions?session=new" className="underline underline-offset-4">
+                {t('call')}
+              </Link>
+            </Bare>
+          )}
+          {coming.map((session) => (
+            <SessionRow key={session.id} session={session} tasks={tasks} />
+          ))}
+        </section>
         <section className="furrow">
           <h2>{t('untaken', { count: single.length + brief.length })}</h2>
           <p className="text-ink-soft text-sm">

@@ -2,7 +2,7 @@ import { addDays, weekday } from '@unity-acre/core/calendar';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useHere, useLeads } from '../../../garden/index.ts';
+import { useHere } from '../../../garden/index.ts';
 import { Button, ToggleGroup } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
 import { WEEK_DAYS } from '../weekDays.ts';
@@ -139,23 +139,21 @@ function Columns({ scale }: { scale: BoardScale }) {
   );
 }
 
-/** What dragging takes is fetched once the board stands; whoever does not lead has nothing to drag. */
+/** What dragging takes is fetched once the board stands. */
 function WithDragging({
   sessions,
   tasks,
   children,
 }: Pick<Props, 'sessions' | 'tasks'> & { children: React.ReactNode }) {
-  const leads = useLeads();
   const put = usePutInto();
   const [Layer, setLayer] = useState<typeof DragLayerThere | null>(null);
   useEffect(() => {
     // Without it work is put into sessions by its menu.
-    if (leads)
-      import('./DragLayer.tsx').then(
-        ({ DragLayer }) => setLayer(() => DragLayer),
-        () => undefined,
-      );
-  }, [leads]);
+    import('./DragLayer.tsx').then(
+      ({ DragLayer }) => setLayer(() => DragLayer),
+      () => undefined,
+    );
+  }, []);
   if (!Layer) return children;
   const onPut = (taskId: string, sessionId: string) => {
     const task = tasks.find(({ id }) => id === taskId);

@@ -1,10 +1,8 @@
 import { type Decision, decide, type GardenNow } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { useHere } from '../../../garden/index.ts';
 import { Button } from '../../../kit/controls/index.ts';
 import { Bare, useNotices } from '../../../kit/screens/index.ts';
-import { weekDays } from '../weekDays.ts';
 import { Remedy } from './Remedy.tsx';
 import { type About, useDecisionWords } from './useDecisionWords.ts';
 import { usePutOff } from './usePutOff.ts';
@@ -15,11 +13,9 @@ const SHOWN = 4;
 /** What needs a person, worst first: one sentence each, what it was seen by, and what can be done about it. */
 export function Decisions({ now, about }: { now: GardenNow; about: About }) {
   const { t } = useTranslation('week');
-  const { garden } = useHere();
-  const putOff = usePutOff(({ until }) => until);
+  const { isAway } = usePutOff();
   const [all, setAll] = useState(false);
-  const away = new Set(Object.entries(putOff).flatMap(([id, until]) => (until >= garden.today ? [id] : [])));
-  const list = decide(now, away);
+  const list = decide(now, isAway);
   return (
     <section className="furrow">
       <h2>{t('decide.title')}</h2>
@@ -46,7 +42,6 @@ export function Decisions({ now, about }: { now: GardenNow; about: About }) {
 
 function DecisionRow({ decision, about }: { decision: Decision; about: About }) {
   const { t } = useTranslation('week');
-  const { garden } = useHere();
   const { says, why } = useDecisionWords(about)(decision);
   const { put, takeBack } = usePutOff();
   const { show } = useNotices.getState();
@@ -60,7 +55,7 @@ function DecisionRow({ decision, about }: { decision: Decision; about: About }) 
           look="quiet"
           className="text-sm"
           onClick={() => {
-            put(decision.id, weekDays(garden.today).until);
+            put(decision.id);
             show({ text: t('decide.away', { what: says }), onUndo: () => takeBack(decision.id) });
           }}
         >

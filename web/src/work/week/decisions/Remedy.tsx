@@ -1,11 +1,10 @@
 import type { Decision, DecisionKind } from '@unity-acre/core/work';
 import type { ComponentType } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link } from 'react-router';
-import { useHere, useList, useWrite } from '../../../garden/index.ts';
-import { Button } from '../../../kit/controls/index.ts';
+import { useHere, useList } from '../../../garden/index.ts';
+import { Button, ButtonLink } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
-import { bodyOf } from '../board/usePutInto.ts';
+import { useChangeSession } from '../../sessions/index.ts';
 import type { About } from './useDecisionWords.ts';
 
 interface RemedyProps {
@@ -13,60 +12,37 @@ interface RemedyProps {
   about: About;
 }
 
-const button =
-  'inline-flex min-h-target items-center rounded-sm bg-blossom px-4 py-1 font-semibold text-on-blossom hover:bg-blossom-deep';
-
 function LeadIt({ decision, about }: RemedyProps) {
   const { t } = useTranslation('week');
   const { personId } = useHere();
-  const dates = useDates();
   const session = about.sessions.find(({ id }) => id === decision.sessionId);
-  const save = useWrite('saveSession', ({ data }) =>
-    t('decide.noLead.done', { session: data.title, day: dates.short(data.on) }),
-  );
+  const { change, isPending } = useChangeSession((named) => t('decide.noLead.done', named));
   if (!session) return null;
   return (
-    <Button
-      look="act"
-      disabled={save.isPending}
-      onClick={() =>
-        save.mutate({
-          params: { id: session.id },
-          ifMatch: session.version,
-          body: { ...bodyOf(session), leadId: personId },
-        })
-      }
-    >
+    <Button look="act" disabled={isPending} onClick={() => change(session, { leadId: personId })}>
       {t('decide.noLead.do')}
     </Button>
   );
 }
 
-function PutAllInto({ decision, about }: RemedyProps) {
+function PutAllInto({ decision: { sessionId, taskIds = [] }, about }: RemedyProps) {
   const { t } = useTranslation('week');
   const dates = useDates();
-  const { taskIds = [] } = decision;
-  const session = about.sessions.find(({ id }) => id === decision.sessionId);
-  const save = useWrite('saveSession', ({ data }) =>
-    t('decide.closingWork.done', { count: taskIds.length, session: data.title, day: dates.short(data.on) }),
+  const session = about.sessions.find(({ id }) => id === sessionId);
+  const { change, isPending } = useChangeSession((named) =>
+    t('decide.closingWork.done', { count: taskIds.length, ...named }),
   );
   if (!session)
     return (
-      <Link to={`/sessions?task=${taskIds[0]}`} className={button}>
+      <ButtonLink look="act" to={`/sessions?task=${taskIds[0]}`}>
         {t('decide.closingWork.new')}
-      </Link>
+      </ButtonLink>
     );
   return (
     <Button
       look="act"
-      disabled={save.isPending}
-      onClick={() =>
-        save.mutate({
-          params: { id: session.id },
-          ifMatch: session.version,
-          body: { ...bodyOf(session), taskIds: [...new Set([...session.taskIds, ...taskIds])] },
-        })
-      }
+      disabled={isPending}
+      onClick={() => change(session, { taskIds: [...new Set([...session.taskIds, ...taskIds])] })}
     >
       {t('decide.closingWork.do', { session: session.title, day: dates.short(session.on) })}
     </Button>
@@ -101,8 +77,8 @@ export function Remedy({ decision, about }: RemedyProps) {
   if ('Press' in row) return <row.Press decision={decision} about={about} />;
   const bed = beds.find(({ id }) => id === decision.bedIds?.[0])?.name ?? '';
   return (
-    <Link to={row.to(decision, about)} className={button}>
+    <ButtonLink look="act" to={row.to(decision, about)}>
       {t(`decide.${decision.kind}.do`, { bed })}
-    </Link>
+    </ButtonLink>
   );
 }

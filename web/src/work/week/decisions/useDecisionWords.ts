@@ -1,9 +1,10 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
+import { headsBehind } from '@unity-acre/core/crew';
 import type { Decision } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { useCropNames } from '../../../crops/names.ts';
-import { degreesShown, useHere, useList, useMeasure } from '../../../garden/index.ts';
+import { useList, useMeasure } from '../../../garden/index.ts';
 import { useDates } from '../../../kit/dates.ts';
 import { useTaskSentence } from '../../sentence.ts';
 
@@ -19,11 +20,10 @@ export interface About {
 /** Says a decision and what it was seen by. */
 export function useDecisionWords({ sessions, tasks, plantings }: About) {
   const { t } = useTranslation('week');
-  const { garden } = useHere();
   const dates = useDates();
   const names = useCropNames();
   const sentence = useTaskSentence();
-  const { temperature } = useMeasure();
+  const { temperature, degreesApart } = useMeasure();
   const beds = useList('beds').data ?? [];
   const people = useList('people').data ?? [];
   const bedName = (id: string | undefined) => beds.find((bed) => bed.id === id)?.name ?? '';
@@ -43,7 +43,7 @@ export function useDecisionWords({ sessions, tasks, plantings }: About) {
     } = one;
     const session = sessions.find(({ id }) => id === one.sessionId);
     const own = plantingIds.flatMap((id) => plantings.find((planting) => planting.id === id) ?? []);
-    const ofPeople = few(personIds.flatMap((id) => people.find((person) => person.id === id)?.name ?? []));
+    const named = few(personIds.flatMap((id) => people.find((person) => person.id === id)?.name ?? []));
     const words = {
       ...Object.fromEntries(Object.entries(days).map(([name, day]) => [name, dates.short(day)])),
       ...numbers,
@@ -54,12 +54,11 @@ export function useDecisionWords({ sessions, tasks, plantings }: About) {
       crop: own[0] ? names.crop(own[0].cropId) : '',
       plantings: few(own.map(({ cropId, bedId }) => `${names.inText(cropId)} (${bedName(bedId)})`)),
       tasks: few(taskIds.flatMap((id) => tasks.find((task) => task.id === id) ?? []).map(sentence), '; '),
-      free: ofPeople,
-      people: ofPeople,
-      coming: session?.signUps.reduce((sum, { headcount }) => sum + headcount, 0) ?? 0,
+      people: named,
+      coming: headsBehind(session?.signUps ?? []),
       count: numbers.beds ?? numbers.plots ?? numbers.waiting ?? taskIds.length,
       low: numbers.low === undefined ? '' : temperature(numbers.low),
-      give: numbers.give === undefined ? '' : `${degreesShown(numbers.give, garden.units)}°`,
+      give: numbers.give === undefined ? '' : degreesApart(numbers.give),
       beds: few(bedIds.map(bedName)),
     };
     const nobody = kind === 'shortOfPeople' && personIds.length === 0;

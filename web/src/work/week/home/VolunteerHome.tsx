@@ -4,6 +4,7 @@ import { workFor } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useHere, useList, useMeasure, useSeasonList } from '../../../garden/index.ts';
+import { ButtonLink } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
 import { Bare } from '../../../kit/screens/index.ts';
 import { useTaskSentence } from '../../sentence.ts';
@@ -66,12 +67,9 @@ function NextSession({ session }: { session: Session | null }) {
           </p>
           {session.note && <p className="mt-1 whitespace-pre-line">{session.note}</p>}
           <p className="mt-2 flex flex-wrap items-center gap-3">
-            <Link
-              to={`/sessions/${session.id}`}
-              className="inline-flex min-h-target items-center rounded-sm bg-blossom px-4 font-semibold text-on-blossom hover:bg-blossom-deep"
-            >
+            <ButtonLink look="act" to={`/sessions/${session.id}`}>
               {t('week:home.sheet')}
-            </Link>
+            </ButtonLink>
             <SignUpButton session={session} />
           </p>
         </div>
@@ -88,8 +86,8 @@ function TakeOn({ sessions, tasks }: Omit<Props, 'plantings'>) {
   const sentence = useTaskSentence();
   const times = useList('myTimes').data;
   if (!times) return null;
-  const { availability, cannot } = times;
-  const offered = workFor({ id: personId, availability, cannot }, sessions, tasks, garden.today);
+  const { availability, cannot, heads } = times;
+  const offered = workFor({ id: personId, availability, cannot, ...heads }, sessions, tasks, garden.today);
   return (
     <section className="furrow">
       <h2>{t('home.takeOn')}</h2>

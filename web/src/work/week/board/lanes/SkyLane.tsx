@@ -1,4 +1,5 @@
 import type { Weather } from '@unity-acre/contract/place';
+import { FREEZES_C, mayFreeze } from '@unity-acre/core/place';
 import { useTranslation } from 'react-i18next';
 import { useHere, useList, useMeasure } from '../../../../garden/index.ts';
 import { useDates } from '../../../../kit/dates.ts';
@@ -10,7 +11,6 @@ type SkyDay = Weather['seen'][number] & Partial<Weather['forecast'][number]>;
 /** Height of the lane and of what is kept free of bars above and below, px. */
 const HEIGHT = 118;
 const MARGIN = 16;
-const FROST_C = 0;
 /** Rain that is drawn as large as there is room for, mm, and how large that is, px. */
 const MOST_RAIN_MM = 25;
 const MOST_DROP = 13;
@@ -27,17 +27,17 @@ export function SkyLane({ scale }: LaneProps) {
   ) as SkyDay[];
   const lows = days.map(({ low, give = 0 }) => low - give);
   const highs = days.map(({ high, give = 0 }) => high + give);
-  const [coldest, warmest] = [Math.min(FROST_C, ...lows), Math.max(10, ...highs)];
+  const [coldest, warmest] = [Math.min(FREEZES_C, ...lows), Math.max(10, ...highs)];
   const y = (celsius: number) => MARGIN + ((warmest - celsius) / (warmest - coldest)) * (HEIGHT - 2 * MARGIN);
   return (
     <ol aria-label={t('week:board.lane.sky')} className="relative" style={{ height: HEIGHT }}>
       <li
         aria-hidden
         className="absolute inset-x-0 border-rain border-t border-dashed"
-        style={{ top: y(FROST_C) }}
+        style={{ top: y(FREEZES_C) }}
       >
         <span className="absolute right-full mr-1 -translate-y-1/2 whitespace-nowrap text-rain text-xs">
-          {temperature(FROST_C)}
+          {temperature(FREEZES_C)}
         </span>
       </li>
       {days.map((day) => (
@@ -50,9 +50,9 @@ export function SkyLane({ scale }: LaneProps) {
 function SkyBar({ day, scale, y }: { day: SkyDay; scale: BoardScale; y(celsius: number): number }) {
   const { t } = useTranslation(['work', 'week']);
   const dates = useDates();
-  const { temperature, rain, number } = useMeasure();
+  const { temperature, degrees, rain, number } = useMeasure();
   const { low, high, give = 0, chance } = day;
-  const isFrosty = low - give <= FROST_C;
+  const isFrosty = mayFreeze({ low, give });
   // The area of a drop is as the rain.
   const drop = Math.min(1, Math.sqrt(day.rain / MOST_RAIN_MM)) * MOST_DROP;
   const isWet = chance === undefined ? day.rain >= 0.25 : chance >= 0.3;
@@ -83,13 +83,13 @@ function SkyBar({ day, scale, y }: { day: SkyDay; scale: BoardScale; y(celsius: 
           className="absolute left-[calc(26%+11px)] text-ink-soft text-xs leading-none"
           style={{ top: y(high) - 2 }}
         >
-          {number(degrees(high, temperature), 0)}°
+          {degrees(high)}
         </span>
         <span
           className={`absolute left-[calc(26%+11px)] text-xs leading-none ${isFrosty ? 'font-bold text-rain' : 'text-ink-soft'}`}
           style={{ top: y(low) - 9 }}
         >
-          {number(degrees(low, temperature), 0)}°
+          {degrees(low)}
         </span>
         {isWet && (
           <span className="absolute bottom-0 left-[3%] flex flex-col items-start text-rain text-xs leading-none">
@@ -105,7 +105,3 @@ function SkyBar({ day, scale, y }: { day: SkyDay; scale: BoardScale; y(celsius: 
     </li>
   );
 }
-
-/** The bare number of a temperature in the garden's unit: beside a bar there is no room for its name. */
-const degrees = (celsius: number, temperature: (celsius: number) => string): number =>
-  Number(temperature(celsius).split(' ')[0]);

@@ -1,15 +1,14 @@
 import type { Planting } from '@unity-acre/contract/season';
 import type { Day } from '@unity-acre/core/calendar';
-import { badForHardening, hardeningPlan } from '@unity-acre/core/season';
+import { badForHardening, DAY_MINUTES, hardeningPlan } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCropNames } from '../../../../crops/names.ts';
-import { useHere, useList } from '../../../../garden/index.ts';
+import { useHere, useList, useMeasure } from '../../../../garden/index.ts';
 import { useDates } from '../../../../kit/dates.ts';
 import type { BoardScale } from '../scale.ts';
 import type { LaneProps } from './laneProps.ts';
 
-const DAY_MINUTES = 1440;
 /** Rows that are drawn: more trays than these are told by their number. */
 const MOST = 7;
 
@@ -98,8 +97,9 @@ function TrayBlock({
 }) {
   const { t } = useTranslation(['work', 'week']);
   const dates = useDates();
+  const { duration } = useMeasure();
   const isAllDay = minutes >= DAY_MINUTES;
-  const time = minutes < 60 ? `${minutes} min` : `${minutes / 60} h`;
+  const time = duration(minutes);
   const words =
     what === 'outside'
       ? isAllDay

@@ -1,14 +1,15 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
-import { withBriefTogether } from '@unity-acre/core/work';
+import { isToDo, withBriefTogether } from '@unity-acre/core/work';
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link, useNavigate } from 'react-router';
-import { useHere, useLeads } from '../../../../garden/index.ts';
+import { useHere } from '../../../../garden/index.ts';
 import { Button, LateMenu } from '../../../../kit/controls/index.ts';
 import { useDates } from '../../../../kit/dates.ts';
 import { useTaskSentence } from '../../../sentence.ts';
+import { fitsOn } from '../../../sessions/index.ts';
 import { useDragging } from '../dragging.ts';
 import type { BoardScale } from '../scale.ts';
 import { usePutInto } from '../usePutInto.ts';
@@ -22,10 +23,8 @@ const FAR = 58;
 /** What is drawn as a bar: open work whose window meets the board, small daily things aside; what has no session first. */
 function barsOf(tasks: readonly TaskView[], { from, until }: BoardScale): TaskView[] {
   const open = tasks.filter(
-    ({ state, window }) =>
-      (state === 'open' || state === 'late') &&
-      window.earliest <= until &&
-      (window.latest >= from || state === 'late'),
+    (task) =>
+      isToDo(task) && task.window.earliest <= until && (task.window.latest >= from || task.state === 'late'),
   );
   const rank = ({ sessionId, window }: TaskView) => `${sessionId === null ? 0 : 1} ${window.latest}`;
   return withBriefTogether(open).single.sort((a, b) => rank(a).localeCompare(rank(b)));
@@ -72,7 +71,6 @@ interface BarProps {
 function WorkBar({ task, scale, session, sessions }: BarProps) {
   const { t } = useTranslation(['work', 'week']);
   const sentence = useTaskSentence();
-  const leads = useLeads();
   const { garden } = useHere();
   const { Handle } = useDragging();
   const { earliest, latest } = task.window;
@@ -121,20 +119,16 @@ function WorkBar({ task, scale, session, sessions }: BarProps) {
   return (
     <li className="flex h-11 items-center md:h-[25px]">
       <div className="h-full min-w-0 flex-1">
-        {leads ? (
-          <Handle id={task.id} label={sentence(task)}>
-            {bar}
-          </Handle>
-        ) : (
-          bar
-        )}
+        <Handle id={task.id} label={sentence(task)}>
+          {bar}
+        </Handle>
       </div>
-      {leads && <PutButton task={task} sessions={sessions} />}
+      <PutButton task={task} sessions={sessions} />
     </li>
   );
 }
 
-/** Puts work into a session without dragging it: into one of those within its window, or a new one. */
+/** Puts work into a session without dragging it: into one of those it fits, or a new one. */
 function PutButton({ task, sessions }: { task: TaskView; sessions: readonly Session[] }) {
   const { t } = useTranslation(['work', 'week']);
   const dates = useDates();
@@ -143,7 +137,7 @@ function PutButton({ task, sessions }: { task: TaskView; sessions: readonly Sess
   const navigate = useNavigate();
   const put = usePutInto();
   const open = sessions.filter(
-    ({ id, on }) => on >= garden.today && id !== task.sessionId && on >= task.window.earliest,
+    ({ id, on }) => on >= garden.today && id !== task.sessionId && fitsOn(task, on),
   );
   return (
     <LateMenu
