@@ -117,6 +117,7 @@ const shapes = {
     params: inGarden,
     answer: z.array(ground.bed),
   }),
+  bedRecords: shape({ params: inGarden, answer: z.array(ground.bedRecord) }),
   saveBed: shape({
     params: thing,
     body: ground.bedInput,

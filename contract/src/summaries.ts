@@ -43,6 +43,7 @@ export const summaries: Record<RouteName, string> = {
   saveBed: 'Add or change a bed',
   removeBed: 'Remove a bed that nothing grows in',
   saveTenure: 'Say who holds a bed in a season',
+  bedRecords: 'When each bed was last looked at, and which families it bore',
   landmarks: 'Taps, sheds, hedges',
   saveLandmark: 'Add or change a landmark',
   removeLandmark: 'Remove a landmark',

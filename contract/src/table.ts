@@ -67,6 +67,7 @@ export const table = {
   removeSeedLot: line('DELETE', `${garden}/seed-lots/:id`, coordinator, true),
   setClock: line('PUT', `${garden}/clock`, coordinator),
   beds: line('GET', `${garden}/beds`, members),
+  bedRecords: line('GET', `${garden}/beds/records`, crewMembers),
   saveBed: line('PUT', `${garden}/beds/:id`, coordinator, true),
   removeBed: line('DELETE', `${garden}/beds/:id`, coordinator, true),
   saveTenure: line('PUT', `${garden}/beds/:bedId/tenure/:year`, coordinator, true),

@@ -49,6 +49,7 @@ export const madeOf = {
   seedLots: ['seed_lot', 'own_crop', 'entry'],
   seedPrices: ['seed_price'],
   beds: ['bed', 'tenure', 'person'],
+  bedRecords: ['bed', 'entry', 'planting', 'care_check'],
   landmarks: ['landmark'],
   underlays: ['underlay'],
   people: ['person', 'invitation'],

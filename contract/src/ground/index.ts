@@ -1,7 +1,8 @@
+import { families } from '@unity-acre/core/crops';
 import { bedKinds, crossesItself, forms, geoProblems, landmarkKinds } from '@unity-acre/core/ground';
 import { z } from 'zod';
 import { offsetC } from '../place/index.ts';
-import { id, LARGEST_M, line, metres, prose, size, version, words, year } from '../wire/index.ts';
+import { day, id, LARGEST_M, line, metres, prose, size, version, words, year } from '../wire/index.ts';
 
 /** How a bed is held in a season. */
 export const tenureKinds = ['plot', 'cooperative', 'giving', 'teaching', 'pollinator', 'trial'] as const;
@@ -61,6 +62,15 @@ export const tenureInput = z.strictObject({ kind: z.enum(tenureKinds), personId:
 export const tenure = tenureInput.safeExtend({ id, year, holder: z.string().nullable(), version });
 
 export const bed = bedFields.extend({ id, version, tenures: z.array(tenure) });
+
+/** What the log and the seasons before say of a bed. */
+export const bedRecord = z.object({
+  bedId: id,
+  /** the day of its last entry or plot check; null where there is none */
+  lookedAt: day.nullable(),
+  /** families it bore in the years that rotation counts, each in its last year */
+  bore: z.array(z.object({ family: z.enum(families), year })),
+});
 
 /** Things on the ground that are not beds. */
 const landmarkFields = z.strictObject({
@@ -122,6 +132,7 @@ export const pictureQuery = z.object({
 
 export type BedInput = z.infer<typeof bedInput>;
 export type Bed = z.infer<typeof bed>;
+export type BedRecord = z.infer<typeof bedRecord>;
 export type TenureInput = z.infer<typeof tenureInput>;
 export type Tenure = z.infer<typeof tenure>;
 export type LandmarkInput = z.infer<typeof landmarkInput>;

@@ -4,6 +4,7 @@ export * from './milestones/index.ts';
 export * from './placement/index.ts';
 export * from './plan.ts';
 export * from './planning/index.ts';
+export * from './plants/index.ts';
 export * from './reason.ts';
 export * from './rules.ts';
 export {

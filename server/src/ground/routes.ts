@@ -3,19 +3,31 @@ import { agreements, careChecks, people } from '../crew/entity.ts';
 import type { Handlers } from '../http/handle.ts';
 import { invalid, Refusal } from '../http/refusal.ts';
 import { entries } from '../log/entity.ts';
+import { todayIn } from '../place/index.ts';
 import { plantings } from '../season/entity.ts';
 import { beds, landmarks, tenures } from './entity.ts';
 import { layoutRoutes } from './layout.ts';
+import { bedRecords } from './records.ts';
 import { underlayRoutes } from './underlay.ts';
 import { bedViews, landmarkView } from './views.ts';
 
 type BedRoutes = Pick<
   Handlers,
-  'beds' | 'saveBed' | 'removeBed' | 'saveTenure' | 'landmarks' | 'saveLandmark' | 'removeLandmark'
+  | 'beds'
+  | 'bedRecords'
+  | 'saveBed'
+  | 'removeBed'
+  | 'saveTenure'
+  | 'landmarks'
+  | 'saveLandmark'
+  | 'removeLandmark'
 >;
 
 const bedRoutes: BedRoutes = {
   beds: ({ store, member }) => bedViews(store.manager, member.person),
+
+  bedRecords: ({ store, member: { garden } }) =>
+    bedRecords(store.manager, garden, todayIn(garden, store.clock)),
 
   saveBed: ({ member, params, body, ifMatch, change }) =>
     change('bed.saved', body.name, async (writing) => {

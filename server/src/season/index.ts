@@ -1,3 +1,4 @@
+export { grownBefore } from './grownBefore.ts';
 export { proposals } from './proposals.ts';
 export { seasonRoutes } from './routes.ts';
 export {

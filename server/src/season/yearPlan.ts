@@ -9,7 +9,6 @@ import {
   sunHours,
 } from '@unity-acre/core/ground';
 import { dayInSeason, growingMonths } from '@unity-acre/core/place';
-import { ROTATION_YEARS } from '@unity-acre/core/season';
 import { Between, type EntityManager } from 'typeorm';
 import { ownCrops } from '../crops/entity.ts';
 import { Remembered } from '../database/remember.ts';
@@ -18,7 +17,7 @@ import { breathe } from '../heavy/breathe.ts';
 import { byName } from '../http/order.ts';
 import type { GardenEntity } from '../place/entity.ts';
 import { climateOf } from '../place/index.ts';
-import { plantings } from './entity.ts';
+import { grownBefore } from './grownBefore.ts';
 import type { SentPlan } from './placementTask.ts';
 import { type PlantingSchedule, schedulesOfYear } from './schedules.ts';
 
@@ -73,15 +72,6 @@ export async function yearPlanOf(
   const held = await manager.findBy(tenures, { gardenId, year: Between(year - 1, year) });
   // Who has not said how a bed is held this year holds it as the year before.
   const tenureOf = new Map(held.sort((a, b) => a.year - b.year).map(({ bedId, kind }) => [bedId, kind]));
-  const before: { id: string; bedId: string; cropId: string; year: number }[] = await manager
-    .createQueryBuilder(plantings, 'planting')
-    .select('planting.id', 'id')
-    .addSelect('planting.bedId', 'bedId')
-    .addSelect('planting.cropId', 'cropId')
-    .addSelect('planting.year', 'year')
-    .where({ gardenId, year: Between(year - ROTATION_YEARS, year - 1) })
-    .orderBy('planting.id')
-    .getRawMany();
   await breathe();
   const { latitude, ground, rules, offsetC } = garden;
   const now = await schedulesOfYear(manager, garden, year, today);
@@ -105,10 +95,7 @@ export async function yearPlanOf(
       })),
     plantings: now.map(sentPlanting),
     after: after.filter(({ row }) => !perennial.has(row.id) && row.year > year).map(sentPlanting),
-    // What was planted the autumn before and stands yet is no earlier crop.
-    before: before
-      .filter(({ id }) => !here.has(id))
-      .map(({ bedId, cropId, year: grown }) => ({ bedId, cropId, year: grown })),
+    before: await grownBefore(manager, gardenId, year, here),
     latitude,
     north: ground.north,
     rules,

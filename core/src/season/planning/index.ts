@@ -47,4 +47,5 @@ export {
   ROTATION_YEARS,
   rotates,
   type YearPlan,
+  yearsWithout,
 } from './yearPlan.ts';

@@ -3,6 +3,7 @@ import { describe, expect, it } from 'vitest';
 import { plainCatalogue } from '../../crops/index.ts';
 import { bed, season } from '../placement/testing/index.ts';
 import { harmTogether, keptApart, lackOf, lacksOf, tasselOf, tasselsMeet } from './suitability.ts';
+import { yearsWithout } from './yearPlan.ts';
 
 const crop = (id: string) => plainCatalogue.crop(id)!;
 const plan = season([bed(0, 3)]);
@@ -146,5 +147,23 @@ describe('kinds of corn', () => {
     // Beds are drawn two metres apart: 400 m are two hundred of them.
     expect(tasselsMeet(sweet, corn('popcorn', '2026-09-22', 199))).toBe(0);
     expect(tasselsMeet(sweet, corn('popcorn', '2026-09-22', 202))).toBeNull();
+  });
+});
+
+describe('the years a bed has been without a family', () => {
+  const bore = [
+    { family: 'nightshades', year: 2024 },
+    { family: 'nightshades', year: 2023 },
+    { family: 'alliums', year: 2026 },
+    { family: 'legumes', year: 2020 },
+  ];
+  it.each([
+    ['nightshades', 2],
+    ['alliums', 0],
+    // As long as rotation counts, four years (KNOWLEDGE 6), and no longer.
+    ['legumes', 4],
+    ['brassicas', 4],
+  ])('are for %s %i', (family, years) => {
+    expect(yearsWithout(family, 2026, bore)).toBe(years);
   });
 });

@@ -100,3 +100,16 @@ export function lastYearOf(
     .map((grown) => grown.year);
   return years.length > 0 ? Math.max(...years) : null;
 }
+
+/**
+ * For how many years a bed has been without a family: 0 where it grows there in this one, and no more than rotation counts.
+ * @param bore families that it bore, each in a year
+ */
+export function yearsWithout(
+  family: string,
+  year: number,
+  bore: readonly { family: string; year: number }[],
+): number {
+  const years = bore.filter((one) => one.family === family).map((one) => year - one.year);
+  return Math.min(ROTATION_YEARS, ...years);
+}

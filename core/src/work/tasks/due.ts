@@ -1,6 +1,7 @@
-import type { Day } from '../../calendar/index.ts';
+import { addDays, type Day } from '../../calendar/index.ts';
 import type { Window } from '../../season/index.ts';
 import { isRoundKind, taskRow, type WorkKind } from '../kinds/index.ts';
+import { isBrief } from './brief.ts';
 
 /** By when work is to be done, and the last good day where that is a later one. */
 export interface Due {
@@ -17,3 +18,13 @@ export function dueOf({ kind, on, window }: { kind: WorkKind; on: Day; window: W
   if (lasts(kind)) return { by: window.latest, until: null };
   return { by: on, until: on < window.latest ? window.latest : null };
 }
+
+/** So long after its window work may still be put into a session, days. */
+export const LATE_DAYS = 14;
+
+/** Whether work may still be put into a session on a day: also for a while after its window, small daily things aside. */
+export const fitsOn = (
+  { kind, state, window }: { kind: WorkKind; state: string; window: Window },
+  on: Day,
+): boolean =>
+  state !== 'done' && window.earliest <= on && addDays(window.latest, isBrief(kind) ? 0 : LATE_DAYS) >= on;
