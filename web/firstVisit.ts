@@ -18,7 +18,7 @@ const DOOR = /shell[/]inside[.]ts$/;
 const INSIDE = /(shell[/]inside[.]ts|work[/]week[/]ThisWeek[.]tsx)$/;
 /** The first screen of each other place on the rail. */
 const PLACES =
-  /(ground[/]plan[/]Ground|season[/]bands[/]Season|work[/]sessions[/]Sessions|log[/]LogBook)[.]tsx$/;
+  /(shell[/]map[/]MapPage|season[/]bands[/]Season|work[/]sessions[/]Sessions|log[/]LogBook)[.]tsx$/;
 /** A module that so many screens in front of the door want is one that their forms are made with. */
 const WANTED_BEFORE = 3;
 /** A library that so many screens want comes with the first of them. */

@@ -71,7 +71,7 @@ type Begun = Window & { begun?: string[] };
 /** Screens with the file each is in, and its lists: how many of each. */
 const firstVisits: [string, string, Record<string, number>][] = [
   ['/', 'ThisWeek', { sessions: 1, tasks: 1, plantings: 2, beds: 1, crops: 1 }],
-  ['/ground', 'Ground', { beds: 1, landmarks: 1, plantings: 1, crops: 1 }],
+  ['/ground', 'MapPage', { beds: 1, landmarks: 1, plantings: 1, crops: 1 }],
   ['/season', 'Season', { beds: 1, plantings: 1, crops: 1 }],
   ['/sessions', 'Sessions', { sessions: 1, tasks: 1, beds: 1, crops: 1 }],
   ['/log', 'LogBook', { 'harvest-totals': 1, entries: 1, beds: 1, crops: 1 }],

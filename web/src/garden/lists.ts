@@ -8,6 +8,7 @@ import { type Read, useRead } from './read.ts';
 type ReadOfGarden =
   | 'backups'
   | 'beds'
+  | 'bedRecords'
   | 'landmarks'
   | 'underlays'
   | 'people'

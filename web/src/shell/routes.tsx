@@ -65,7 +65,7 @@ const routes: RouteObject[] = [
         shouldRevalidate: () => false,
         children: [
           screen('/', () => import('../work/week/ThisWeek.tsx'), 'week'),
-          screen('ground', () => import('../ground/plan/Ground.tsx'), 'ground', 'layout'),
+          screen('ground', () => import('./map/MapPage.tsx'), 'map', 'ground', 'layout'),
           screen(
             'ground/layout',
             () => import('../ground/layout/LayoutPage.tsx'),

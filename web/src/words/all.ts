@@ -14,6 +14,8 @@ import cropsEn from '../crops/words.en.json' with { type: 'json' };
 import cropsEs from '../crops/words.es.json' with { type: 'json' };
 import layoutEn from '../ground/layout/words.en.json' with { type: 'json' };
 import layoutEs from '../ground/layout/words.es.json' with { type: 'json' };
+import mapEn from '../ground/map/words.en.json' with { type: 'json' };
+import mapEs from '../ground/map/words.es.json' with { type: 'json' };
 import groundEn from '../ground/words.en.json' with { type: 'json' };
 import groundEs from '../ground/words.es.json' with { type: 'json' };
 import changesEn from '../log/changes.en.json' with { type: 'json' };
@@ -62,6 +64,7 @@ export const allWords = {
     findings: findingsEn,
     ground: groundEn,
     layout: layoutEn,
+    map: mapEn,
     messages: messagesEn,
     people: peopleEn,
     plan: planEn,
@@ -87,6 +90,7 @@ export const allWords = {
     findings: findingsEs,
     ground: groundEs,
     layout: layoutEs,
+    map: mapEs,
     messages: messagesEs,
     people: peopleEs,
     plan: planEs,

@@ -40,6 +40,10 @@ export const lateWords = {
     en: () => import('../ground/layout/words.en.json'),
     es: () => import('../ground/layout/words.es.json'),
   },
+  map: {
+    en: () => import('../ground/map/words.en.json'),
+    es: () => import('../ground/map/words.es.json'),
+  },
   messages: {
     en: () => import('@unity-acre/contract/crew/messages.en.json'),
     es: () => import('@unity-acre/contract/crew/messages.es.json'),

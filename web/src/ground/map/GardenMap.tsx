@@ -1,65 +1,42 @@
-import type { Bed } from '@unity-acre/contract/ground';
-import type { Family } from '@unity-acre/core/crops';
-import { beyondReach, groundArea, reaches } from '@unity-acre/core/ground';
+import type { Bed, Landmark } from '@unity-acre/contract/ground';
 import { Plus } from 'lucide-react';
-import { useMemo } from 'react';
+import { useCallback, useId, useMemo, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useNavigate } from 'react-router';
+import { useNavigate } from 'react-router';
 import { useCatalogue } from '../../crops/catalogue.ts';
-import {
-  datesAlone,
-  sizeWords,
-  tenureIn,
-  useCoordinates,
-  useHere,
-  useList,
-  useMeasure,
-  useSeasonList,
-} from '../../garden/index.ts';
+import { datesAlone, seasonListOf, useCoordinates, useHere, useList, useRead } from '../../garden/index.ts';
 import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
-import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen, useInAddress } from '../../kit/screens/index.ts';
-import { Plan } from './Plan.tsx';
-import { tenureFill } from './tenureLook.ts';
-import { Underlay } from './Underlay.tsx';
+import { useMedia } from '../../kit/useMedia.ts';
+import { Plan, Underlay } from '../plan/index.ts';
+import { BedList } from './BedList.tsx';
+import { BedNote } from './BedNote.tsx';
+import { Colours } from './Colours.ts';
+import { DaySlider } from './DaySlider.tsx';
+import { LensBar, useLens } from './LensBar.tsx';
+import type { Lens, MapDay } from './lens.ts';
+import { PixelLayer } from './PixelLayer.ts';
+import { paintPlants } from './paintPlants.ts';
+import { plantedIn, seenOn } from './planted.ts';
+
+import { useMapDay } from './useMapDay.ts';
 
 /** Fetched when it is first shown: the screen beneath does not wait for all that a form is made with. */
 const BedSheet = fetchedPart(async () => (await import('../bed/index.ts')).BedSheet);
 
-/** The families in each bed this season, in the order of their plantings. */
-export function useGrowing(): Map<string, Family[]> {
-  const { garden, role } = useHere();
-  const catalogue = useCatalogue();
-  const plantings = useSeasonList('plantings', garden.seasonYear, datesAlone);
-  return useMemo(() => {
-    const growing = new Map<string, Family[]>();
-    if (role === 'receiver') return growing;
-    for (const planting of plantings.data ?? []) {
-      const over = planting.steps.at(-1)!;
-      const family = catalogue.crop(planting.cropId)?.family;
-      if (!family || over.done || over.on < garden.today) continue;
-      const known = growing.get(planting.bedId) ?? [];
-      if (!known.includes(family)) growing.set(planting.bedId, [...known, family]);
-    }
-    return growing;
-  }, [plantings.data, garden.today, role, catalogue]);
-}
-
-/** The true-to-scale plan of the garden and the list of its beds. */
-export default function Ground() {
+/** The garden on any day of the season, seen through one lens at a time. @param lenses in the order in which they are offered */
+export function GardenMap({ lenses }: { lenses: readonly Lens[] }) {
   const { t } = useTranslation('ground');
-  const navigate = useNavigate();
   const coordinates = useCoordinates();
   const beds = useList('beds');
   const landmarks = useList('landmarks');
-  const growing = useGrowing();
   const [opened, open] = useInAddress('bed');
   return (
     <Screen
       title={t('title')}
-      className="flex flex-col gap-5"
+      className="flex flex-col gap-4"
       actions={
         coordinates && (
           <Button onClick={() => open('new')} look="act">
@@ -71,92 +48,100 @@ export default function Ground() {
     >
       <PlacePaths of="layout" />
       <Loaded of={beds}>
-        {(list) => (
-          <>
-            {list.length === 0 && (
-              <Bare title={t('empty')}>
-                <p>{t('emptyHint')}</p>
-              </Bare>
-            )}
-            <div className="grid items-start gap-8 xl:grid-cols-[minmax(0,1fr)_22rem]">
-              <div>
-                <Plan
-                  beds={list}
-                  landmarks={landmarks.data ?? []}
-                  growing={growing}
-                  onOpen={(bed) => navigate(`/ground/${bed.id}`)}
-                  under={<Underlay />}
-                  className="h-[26rem] border border-line-strong sm:h-[36rem]"
-                />
-                <Legend beds={list} />
-              </div>
-              <BedList beds={list} growing={growing} />
-            </div>
-          </>
-        )}
+        {(list) =>
+          list.length === 0 ? (
+            <Bare title={t('empty')}>
+              <p>{t('emptyHint')}</p>
+            </Bare>
+          ) : (
+            // The plan would jump if what stands around the beds came later.
+            <Loaded of={landmarks}>
+              {(marks) => <MapThroughTime beds={list} landmarks={marks} lenses={lenses} />}
+            </Loaded>
+          )
+        }
       </Loaded>
       {opened === 'new' && <BedSheet bed={null} onClose={() => open(null)} onUnfetched={() => open(null)} />}
     </Screen>
   );
 }
 
-function Legend({ beds }: { beds: Bed[] }) {
-  const { t } = useTranslation('ground');
-  const { garden } = useHere();
-  const year = garden.seasonYear;
-  const kinds = [...new Set(beds.map((bed) => tenureIn(bed, year)?.kind ?? 'none'))];
-  return (
-    <ul className="mt-2 flex flex-wrap gap-x-5 gap-y-1 text-sm">
-      {kinds.map((kind) => (
-        <li key={kind} className="flex items-center gap-1.5">
-          <svg width="22" height="14" aria-hidden>
-            <rect x="0.5" y="0.5" width="21" height="13" className={`${tenureFill[kind]} stroke-ink`} />
-          </svg>
-          {t(`tenure.${kind}`)}
-        </li>
-      ))}
-    </ul>
-  );
+interface Props {
+  beds: Bed[];
+  landmarks: Landmark[];
+  lenses: readonly Lens[];
 }
 
-function BedList({ beds, growing }: { beds: Bed[]; growing: Map<string, Family[]> }) {
-  const { t } = useTranslation('ground');
+/** The garden on the day that is shown, through the lens that is chosen. @param mayRead whether one may see what is planned */
+function useMapNow({ beds, lenses }: Pick<Props, 'beds' | 'lenses'>, mayRead: boolean) {
   const { garden } = useHere();
-  const { length, area } = useMeasure();
-  const year = garden.seasonYear;
-  if (beds.length === 0) return null;
-  const total = beds.reduce((sum, bed) => sum + groundArea(bed), 0);
+  const catalogue = useCatalogue();
+  const plantings = useRead({
+    ...seasonListOf(garden.id, 'plantings', garden.seasonYear, datesAlone),
+    enabled: mayRead,
+  }).data;
+  const time = useMapDay();
+  const planted = useMemo(
+    () => plantedIn(beds, plantings ?? [], garden.seasonYear, garden, catalogue),
+    [beds, plantings, garden, catalogue],
+  );
+  const seen = useMemo(() => seenOn(planted, time.on), [planted, time.on]);
+  const [lens, offered, choose] = useLens(lenses);
+  const day: MapDay = { on: time.on, restedOn: time.restedOn, beds, planted, seen };
+  // Each is a hook: all are called at every drawing, in one order.
+  const views = new Map(lenses.map((one) => [one.key, one.use(day, one === lens)]));
+  return { time, day, lens, offered, choose, view: views.get(lens.key)! };
+}
+
+function MapThroughTime({ beds, landmarks, lenses }: Props) {
+  const { t } = useTranslation(['map', 'ground']);
+  const navigate = useNavigate();
+  const mayRead = useHere().role !== 'receiver';
+  const { time, day, lens, offered, choose, view } = useMapNow({ beds, lenses }, mayRead);
+  const [palette] = useState(() => ({ colours: new Colours(), pixels: new PixelLayer() }));
+  const [lookedId, setLooked] = useState<string | null>(null);
+  const noteId = useId();
+  const look = useCallback((bed: Bed) => setLooked(bed.id), []);
+  const open = useCallback(
+    (bed: Bed, byTouch: boolean) => {
+      if (byTouch) setLooked(bed.id);
+      else navigate(`/ground/${bed.id}`);
+    },
+    [navigate],
+  );
+  // On a phone it stands under the finger, not after all the rest.
+  const isWide = useMedia('(min-width: 64rem)');
+  const noted = (
+    <BedNote bed={beds.find(({ id }) => id === lookedId) ?? null} day={day} view={view} id={noteId} />
+  );
   return (
-    <section className="furrow">
-      <h2>{t('list')}</h2>
-      <p className="text-ink-soft text-sm">{t('total', { count: beds.length, area: area(total) })}</p>
-      <ul className="mt-1 xl:max-h-[33rem] xl:overflow-y-auto">
-        {beds.map((bed) => {
-          const tenure = tenureIn(bed, year);
-          return (
-            <li key={bed.id} className="border-line border-b">
-              <Link
-                to={`/ground/${bed.id}`}
-                className="flex min-h-target items-center gap-3 py-1.5 hover:bg-straw-soft"
-              >
-                <span className="min-w-0 flex-1">
-                  <span className="font-semibold">{bed.name}</span>
-                  <span className="block truncate text-ink-soft text-sm">
-                    {tenure ? (tenure.holder ?? t(`tenure.${tenure.kind}`)) : t('tenure.none')}
-                    {beyondReach(bed, 2 * reaches[garden.ground.reach]) && ` · ${t('tooWide')}`}
-                  </span>
-                </span>
-                <span className="flex gap-0.5">
-                  {(growing.get(bed.id) ?? []).map((family) => (
-                    <FamilyMark key={family} family={family} size={18} />
-                  ))}
-                </span>
-                <span className="text-right text-sm">{sizeWords(bed, length)}</span>
-              </Link>
-            </li>
-          );
-        })}
-      </ul>
-    </section>
+    <>
+      <LensBar shown={lens.key} offered={offered} onChoose={choose} />
+      <div className="grid items-start gap-x-6 gap-y-3 lg:grid-cols-[minmax(0,1fr)_17rem]">
+        <div className="flex min-w-0 flex-col gap-2">
+          <Plan
+            beds={beds}
+            landmarks={landmarks}
+            fillOf={(bed) => (view.fillOf ? (view.fillOf(bed) ?? 'var(--paper)') : undefined)}
+            paint={(context, ground) => paintPlants(context, ground, day.seen, view, palette)}
+            onOpen={open}
+            onLook={look}
+            noteId={noteId}
+            under={<Underlay />}
+            className="h-[24rem] border border-line-strong sm:h-[clamp(22rem,calc(100dvh-26rem),44rem)]"
+          />
+          {!isWide && noted}
+          {mayRead && <DaySlider time={time} />}
+        </div>
+        <aside className="flex flex-col gap-4">
+          {isWide && noted}
+          <section aria-label={t('map:legend.title', { lens: t(`map:lens.${lens.key}`) })}>
+            <h2 className="mb-1 font-title text-lg">{t(`map:lens.${lens.key}`)}</h2>
+            {view.legend}
+          </section>
+        </aside>
+      </div>
+      <BedList beds={beds} planted={day.planted} on={time.restedOn} />
+    </>
   );
 }

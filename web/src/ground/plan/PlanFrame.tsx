@@ -3,6 +3,7 @@ import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
 import { type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sayUnfetched } from '../../kit/fetchedPart.tsx';
+import { GroundCanvas, type PaintGround } from './GroundCanvas.tsx';
 import type { PlanTransform, PlanZoom } from './planZoom.ts';
 import { ScaleBar } from './ScaleBar.tsx';
 
@@ -23,6 +24,10 @@ interface Props {
   small?: boolean;
   hand?: GroundHand | undefined;
   cursor?: string;
+  /** painted over what is drawn */
+  paint?: PaintGround | undefined;
+  /** drawn over what is painted, in metres; nothing in it can be pressed */
+  above?: ReactNode;
   className?: string;
   /** drawn in metres, with y downwards; given how many metres a pixel is */
   children: ReactNode | ((metresPerPixel: number) => ReactNode);
@@ -36,6 +41,8 @@ export function PlanFrame({
   small = false,
   hand,
   cursor = '',
+  paint,
+  above,
   className = '',
   children,
 }: Props) {
@@ -81,20 +88,33 @@ export function PlanFrame({
     : frame.width / 800;
   const metresPerPixel = fitted / transform.scale;
   const control = 'grid size-9 place-items-center bg-paper border border-line-strong rounded-sm';
+  const viewBox = `${frame.x} ${-(frame.y + frame.length)} ${frame.width} ${frame.length}`;
+  const moved = `translate(${transform.x},${transform.y}) scale(${transform.scale})`;
   return (
-    <div className={`relative ${className}`}>
+    <div className={`relative contain-paint ${className}`}>
       <svg
         ref={svg}
-        viewBox={`${frame.x} ${-(frame.y + frame.length)} ${frame.width} ${frame.length}`}
-        className={`size-full touch-none select-none bg-straw-soft ${cursor}`}
+        viewBox={viewBox}
+        className={`size-full touch-none select-none bg-straw-soft ${cursor} ${paint ? 'will-change-transform' : ''}`}
         role="group"
         aria-label={label}
         {...handling}
       >
-        <g ref={ground} transform={`translate(${transform.x},${transform.y}) scale(${transform.scale})`}>
+        <g ref={ground} transform={moved}>
           {typeof children === 'function' ? children(metresPerPixel) : children}
         </g>
       </svg>
+      {paint && <GroundCanvas frame={frame} transform={transform} paint={paint} />}
+      {above && (
+        <svg
+          viewBox={viewBox}
+          aria-hidden
+          // A layer of its own: what is painted under it changes many times a second.
+          className="pointer-events-none absolute inset-0 size-full will-change-transform"
+        >
+          <g transform={moved}>{above}</g>
+        </svg>
+      )}
       {!small && (
         <>
           <ScaleBar metresPerPixel={shownSvg ? metresPerPixel : null} />

@@ -20,11 +20,14 @@ export function BedMark({
   marked = false,
   families = [],
   fill,
+  isNamed = true,
 }: {
   bed: Bed;
   tenure: keyof typeof tenureFill;
   marked?: boolean;
-  families?: Family[];
+  families?: readonly Family[];
+  /** false where its name stands over what is painted on it */
+  isNamed?: boolean;
   /** a colour of its own, such as that of its sun */
   fill?: string | undefined;
 }) {
@@ -38,21 +41,32 @@ export function BedMark({
         strokeWidth={marked ? 0.16 : bed.kind === 'ground' ? 0.05 : 0.11}
         strokeLinejoin="round"
       />
-      <BedLabel bed={bed} families={families} ink={fill ? 'var(--on-sun)' : undefined} />
+      {isNamed && <BedLabel bed={bed} families={families} ink={fill ? 'var(--on-sun)' : undefined} />}
     </>
   );
 }
 
+/** Around letters, metres. */
+const halo = {
+  paintOrder: 'stroke',
+  stroke: 'var(--paper)',
+  strokeWidth: 0.14,
+  strokeLinejoin: 'round',
+} as const;
+
 /** The name along the bed's long side, and the marks of what grows in it. */
-function BedLabel({
+export function BedLabel({
   bed,
-  families,
+  families = [],
   ink,
+  isHaloed = false,
 }: {
   bed: Bed;
-  families: Family[];
+  families?: readonly Family[];
   /** a colour to write in, on a ground of its own */
-  ink: string | undefined;
+  ink?: string | undefined;
+  /** true over what is painted, so that it can be read on anything */
+  isHaloed?: boolean;
 }) {
   const upright = bed.length > bed.width * 1.2;
   const [along, across] = upright ? [bed.length, bed.width] : [bed.width, bed.length];
@@ -75,7 +89,7 @@ function BedLabel({
         textAnchor={isRound ? 'middle' : 'start'}
         fontSize={size}
         className="fill-ink font-semibold"
-        style={ink ? { fill: ink } : undefined}
+        style={isHaloed ? halo : ink ? { fill: ink } : undefined}
       >
         {bed.name}
       </text>

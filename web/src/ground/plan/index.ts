@@ -1,5 +1,6 @@
 export type { PlaceInBed } from '@unity-acre/core/season';
-export { useGrowing } from './Ground.tsx';
+
+export type { GroundView } from './GroundCanvas.tsx';
 export { frameOf, Plan, paintOrder } from './Plan.tsx';
 export { PlanFrame } from './PlanFrame.tsx';
 export { BedMark, LandmarkMark, pathOf } from './PlanThings.tsx';
@@ -7,4 +8,5 @@ export { placesIn, type Standing } from './placesIn.ts';
 export { stepIn } from './snap.ts';
 export { tenureFill } from './tenureLook.ts';
 export { Underlay } from './Underlay.tsx';
+export { useGrowing } from './useGrowing.ts';
 export { useSpotWords } from './useSpotWords.ts';

@@ -13,16 +13,12 @@ import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
 import { frameOf, Plan, pathOf } from '../plan/index.ts';
+import { ColourKey } from './ColourKey.tsx';
 import { openPlaces, standing, tallOnes, useSun } from './sun.ts';
+import { sunColour } from './sunColour.ts';
 
-/** The most hours the colours tell apart. */
-const MOST_HOURS = 12;
 /** About how many squares the heat map has. */
 const CELLS = 1600;
-
-/** The colour of so many hours of sun: from the blue of shade to the amber of full sun. */
-const sunColour = (hours: number): string =>
-  `color-mix(in oklab, var(--sun) ${Math.round(Math.min(1, hours / MOST_HOURS) * 100)}%, var(--shade))`;
 
 /** Hours of sun of the ground and of every bed, by month, and the shadows of any hour. */
 export default function SunPage() {
@@ -281,23 +277,5 @@ function Months({ hours }: { hours: number[] }) {
       ))}
       <line x1="0" x2="98" y1={31 - high(6)} y2={31 - high(6)} className="stroke-ink" strokeDasharray="2 3" />
     </svg>
-  );
-}
-
-function ColourKey() {
-  const { t } = useTranslation('layout');
-  return (
-    <span className="flex items-center gap-1 text-sm">
-      {[0, 3, 6, 9, 12].map((hours) => (
-        <span key={hours} className="flex items-center gap-1">
-          <span
-            className="inline-block size-4 border border-ink/40"
-            style={{ background: sunColour(hours) }}
-          />
-          {hours}
-        </span>
-      ))}
-      {t('sun.unit')}
-    </span>
   );
 }

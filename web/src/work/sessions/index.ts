@@ -1,5 +1,4 @@
 export { SessionRow } from './SessionRow.tsx';
 export { SignUpButton } from './SignUpButton.tsx';
 export { listedDays, sessionsOf, useSessions, useSessionsWith } from './sessionLists.ts';
-export { fitsOn } from './sessionTasks.ts';
 export { useChangeSession } from './useChangeSession.ts';

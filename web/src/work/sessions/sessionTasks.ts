@@ -1,16 +1,9 @@
 import type { TaskView } from '@unity-acre/contract/work';
 import { addDays, type Day, isDay } from '@unity-acre/core/calendar';
-import { isBrief, plantingOf, putTooEarly, type TooEarly } from '@unity-acre/core/work';
+import { fitsOn, LATE_DAYS, plantingOf, putTooEarly, type TooEarly } from '@unity-acre/core/work';
 import { useHere } from '../../garden/index.ts';
 import { useTaskCard, useTasks } from '../taskLists.ts';
 import { listedDays, useSessions } from './sessionLists.ts';
-
-/** So long after its window a task is still offered, days. */
-const LATE_DAYS = 14;
-
-/** Whether a task may still be put into a session on a day: also for a while after its window, small daily things aside. */
-export const fitsOn = ({ kind, state, window }: TaskView, on: Day): boolean =>
-  state !== 'done' && window.earliest <= on && addDays(window.latest, isBrief(kind) ? 0 : LATE_DAYS) >= on;
 
 interface InHand {
   on: Day;

@@ -2,8 +2,9 @@ import { addDays, weekday } from '@unity-acre/core/calendar';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
+import { Link, useSearchParams } from 'react-router';
 import { useHere } from '../../../garden/index.ts';
-import { Button, ToggleGroup } from '../../../kit/controls/index.ts';
+import { Button } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
 import { WEEK_DAYS } from '../weekDays.ts';
 import type { DragLayer as DragLayerThere } from './DragLayer.tsx';
@@ -12,7 +13,8 @@ import type { LaneProps } from './lanes/laneProps.ts';
 import { type BoardScale, boardScale } from './scale.ts';
 import { usePutInto } from './usePutInto.ts';
 
-const spans = ['7', '14'] as const;
+/** Days that the board shows; which of them stands in the address. */
+const spans = [7, 14] as const;
 
 type Props = Omit<LaneProps, 'scale'> & { from: string };
 
@@ -37,18 +39,25 @@ function Lanes({ scale, ...facts }: LaneProps) {
 /** A week or two on one sheet: days side by side on one time scale, a lane for each thing that happens, today's line through all. */
 export function WeekBoard({ from, ...facts }: Props) {
   const { t } = useTranslation(['work', 'week']);
-  const [span, setSpan] = useState<string>(spans[0]);
-  const scale = boardScale(from, Number(span));
+  const asked = Number(useSearchParams()[0].get('days'));
+  const span = spans.find((days) => days === asked) ?? spans[0];
+  const scale = boardScale(from, span);
   return (
     <section aria-label={t('week:board.title')} className="min-w-0">
-      <div className="mb-1 flex justify-end">
-        <ToggleGroup
-          label={t('week:board.span')}
-          value={span}
-          onChange={setSpan}
-          options={spans.map((value) => ({ value, label: t('week:board.days', { days: Number(value) }) }))}
-        />
-      </div>
+      <nav aria-label={t('week:board.span')} className="mb-1 flex justify-end print:hidden">
+        {spans.map((days) => (
+          <Link
+            key={days}
+            to={`?days=${days}`}
+            replace
+            preventScrollReset
+            aria-current={days === span ? 'true' : undefined}
+            className="inline-flex min-h-target items-center border border-line-strong bg-paper px-3 first:rounded-l-sm last:rounded-r-sm last:border-l-0 hover:bg-straw-soft aria-[current]:bg-ink aria-[current]:font-semibold aria-[current]:text-paper"
+          >
+            {t('week:board.days', { days })}
+          </Link>
+        ))}
+      </nav>
       <WithDragging {...facts}>
         <Lanes {...facts} scale={scale} />
       </WithDragging>

@@ -1,6 +1,6 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { addDays } from '@unity-acre/core/calendar';
-import { isToDo, withBriefTogether } from '@unity-acre/core/work';
+import { fitsOn, isToDo, withBriefTogether } from '@unity-acre/core/work';
 import { CalendarPlus } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -9,7 +9,6 @@ import { useHere } from '../../../../garden/index.ts';
 import { Button, LateMenu } from '../../../../kit/controls/index.ts';
 import { useDates } from '../../../../kit/dates.ts';
 import { useTaskSentence } from '../../../sentence.ts';
-import { fitsOn } from '../../../sessions/index.ts';
 import { useDragging } from '../dragging.ts';
 import type { BoardScale } from '../scale.ts';
 import { usePutInto } from '../usePutInto.ts';

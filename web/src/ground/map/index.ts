@@ -1,0 +1,3 @@
+export { GardenMap } from './GardenMap.tsx';
+export type { Lens } from './lens.ts';
+export * from './lenses/index.ts';

@@ -1,0 +1,3 @@
+export { ColourKey } from './ColourKey.tsx';
+export { standing, useSun } from './sun.ts';
+export { sunColour } from './sunColour.ts';

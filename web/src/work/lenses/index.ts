@@ -1,0 +1,1 @@
+export { toDo } from './toDo.tsx';
