@@ -45,6 +45,65 @@ const until = async (check: () => Promise<boolean>) => {
 };
 
 describe('laying the ground out', () => {
+  it('moves a bed only when the hand goes four pixels, never with Shift, and tells how far it goes', async () => {
+    await hand.open('/ground/layout');
+    await canvas();
+    const middle = async (name: string) => {
+      const bed = (await page.$(`g[role="button"][aria-label="${name}"] path`))!;
+      await bed.evaluate((element) => element.scrollIntoView({ block: 'center' }));
+      const box = (await bed.boundingBox())!;
+      return { x: box.x + box.width / 2, y: box.y + box.height / 2 };
+    };
+    const placeOf = async (name: string) => {
+      const { x, y } = (await named(name)) as unknown as { x: number; y: number };
+      return `${x} ${y}`;
+    };
+    const before = await placeOf('Bed 3');
+    const at = await middle('Bed 3');
+    await page.mouse.move(at.x, at.y);
+    await page.mouse.down();
+    await page.mouse.move(at.x + 2, at.y + 2);
+    await hand.readsNot(layout.moved.by.split('{{')[0]!.trim());
+    await page.mouse.up();
+    await page.keyboard.down('Shift');
+    await page.mouse.down();
+    await page.mouse.move(at.x + 40, at.y + 2, { steps: 4 });
+    await page.mouse.up();
+    await page.keyboard.up('Shift');
+    await new Promise((resolve) => setTimeout(resolve, 800));
+    expect(await placeOf('Bed 3')).toBe(before);
+    await page.keyboard.press('Escape');
+    const again = await middle('Bed 3');
+    await page.mouse.move(again.x, again.y);
+    await page.mouse.down();
+    await page.mouse.move(again.x + 4, again.y - 30, { steps: 6 });
+    await hand.reads('Moved');
+    await hand.reads('to Bed');
+    await page.mouse.up();
+    await until(async () => (await placeOf('Bed 3')) !== before);
+    expect(await placeOf('Bed 3')).not.toBe(before);
+    await hand.press(layout.undo);
+    await until(async () => (await placeOf('Bed 3')) === before);
+    expect(await placeOf('Bed 3')).toBe(before);
+  });
+
+  it('adds several beds alike with the first, on free ground', async () => {
+    const had = (await beds()).length;
+    await hand.open('/ground?bed=new');
+    await hand.write(w.ground.row.howMany, '0');
+    await hand.reads(w.ground.row.wrong);
+    await hand.write(w.ground.row.howMany, '3');
+    await hand.press(w.kit.save);
+    await hand.reads('3 beds added.');
+    const now = (await beds()) as unknown as { name: string; x: number; y: number; width: number }[];
+    expect(now).toHaveLength(had + 3);
+    const added = now.filter(({ name }) => /^Bed 2[789]$/.test(name)).sort((a, b) => a.x - b.x);
+    expect(added[1]!.x - added[0]!.x - added[0]!.width).toBeCloseTo(0.61, 2);
+    await hand.press(w.kit.undo);
+    await until(async () => (await beds()).length === had);
+    expect(await beds()).toHaveLength(had);
+  });
+
   it('draws a bed, moves it by keyboard, copies it in a row, and takes it all back', async () => {
     await hand.open('/ground/layout');
     await hand.press(layout.tool.rectangle);

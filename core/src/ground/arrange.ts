@@ -1,5 +1,5 @@
-import { boxAround } from './polygon.ts';
-import { outlineOf, type Shape } from './shape.ts';
+import { boxAround, gapBetween } from './polygon.ts';
+import { outlineOf, type Shape, shapesOverlap, uprightRectangle } from './shape.ts';
 
 /**
  * Copies of a piece of ground in a row.
@@ -19,6 +19,8 @@ export function rowOf(shape: Shape, copies: number, gap: number, towards: 'right
 export const alignments = ['left', 'right', 'top', 'bottom', 'spreadAcross', 'spreadAlong'] as const;
 export type Alignment = (typeof alignments)[number];
 
+/** Slack for lengths that were typed in another unit, metres. */
+const SLACK_M = 1e-6;
 const round = (metres: number): number => Number(metres.toFixed(6));
 
 /** Pieces of ground moved to one line, or spread so that the gaps between them are even; each in its old place in the list. */
@@ -56,4 +58,44 @@ function spread<S extends Shape>(
     at += size(boxes[i]!) + gap;
   }
   return moved;
+}
+
+/**
+ * A free place for a new piece of ground: beside one that is there, the latest first, where it lies on nothing and keeps the
+ * path; else beyond everything.
+ * @param taken beds and what else nothing can be grown on, the latest last  @param path metres between
+ * @returns its lower left corner, metres
+ */
+export function freePlace(
+  taken: readonly Shape[],
+  { width, length }: { width: number; length: number },
+  path: number,
+): { x: number; y: number } {
+  if (taken.length === 0) return { x: 0, y: 0 };
+  const boxes = taken.map((shape) => boxAround(outlineOf(shape)));
+  const isFree = ({ x, y }: { x: number; y: number }) => {
+    const own = uprightRectangle({ x, y, width, length });
+    return !taken.some(
+      (shape) => shapesOverlap(shape, own) || gapBetween(outlineOf(shape), outlineOf(own)) < path - SLACK_M,
+    );
+  };
+  const beside = boxes.map(({ x, y, width: wide }) => ({ x: round(x + wide + path), y: round(y) })).reverse();
+  const all = boxAround(taken.flatMap(outlineOf));
+  return beside.find(isFree) ?? { x: round(all.x + all.width + path), y: round(all.y) };
+}
+
+/** The pieces of ground nearest to one, with the gap to each, metres; those that it touches or lies on have a gap of 0. */
+export function nearestTo<S extends Shape>(
+  moving: readonly Shape[],
+  others: readonly S[],
+  count: number,
+): { shape: S; gap: number }[] {
+  const outlines = moving.map(outlineOf);
+  return others
+    .map((shape) => {
+      const outline = outlineOf(shape);
+      return { shape, gap: Math.min(...outlines.map((own) => gapBetween(own, outline))) };
+    })
+    .sort((a, b) => a.gap - b.gap)
+    .slice(0, count);
 }

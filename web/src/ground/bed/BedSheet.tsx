@@ -1,5 +1,5 @@
 import { type Bed, bedInput } from '@unity-acre/contract/ground';
-import { bedKinds, boxAround, forms, outlineOf } from '@unity-acre/core/ground';
+import { bedKinds, forms, freePlace, rowOf } from '@unity-acre/core/ground';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { v7 as newId } from 'uuid';
@@ -7,19 +7,12 @@ import { degreesShown, useList, useMeasure, useReadDegrees, useWrite } from '../
 import { Select } from '../../kit/controls/index.ts';
 import { Field, useBodyForm } from '../../kit/forms/index.ts';
 import { FootedForm, Sheet } from '../../kit/screens/index.ts';
+import { freeName, RowFields, useRowTyped } from './rowOfBeds.tsx';
 
 /** A barrow's path between a new bed and those that are there, metres. */
 const BESIDE_M = 0.9144;
-
-/** A place beside all beds, at the height of the southernmost: a new bed lies on none that is there. */
-function freePlace(beds: readonly Bed[]): { x: number; y: number } {
-  if (beds.length === 0) return { x: 0, y: 0 };
-  const boxes = beds.map((bed) => boxAround(outlineOf(bed)));
-  return {
-    x: Math.max(...boxes.map(({ x, width }) => x + width)) + BESIDE_M,
-    y: Math.min(...boxes.map(({ y }) => y)),
-  };
-}
+/** What a new bed measures at first, metres: 4 by 8 ft. */
+const usual = { width: 1.2192, length: 2.4384 };
 
 interface Values {
   name: string;
@@ -67,7 +60,11 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
   const readDegrees = useReadDegrees();
   const [id] = useState(() => bed?.id ?? newId());
   const beds = useList('beds');
+  const landmarks = useList('landmarks');
+  const typed = useRowTyped('1');
+  const row = typed.read(1);
   const save = useWrite('saveBed', ({ data }) => t('ground:saved', { bed: data.name }));
+  const saveRow = useWrite('saveLayout', ({ data }) => t('ground:row.made', { count: data.beds.length }));
   const remove = useWrite('removeBed', {
     say: () => t('ground:removed', { bed: bed?.name }),
     refusal: ({ problem }) => (problem.code === 'inUse' ? t('ground:inUse', { bed: bed?.name }) : undefined),
@@ -93,9 +90,9 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
     kind: 'ground' as const,
     form: 'rectangle' as const,
     offsetC: 0,
-    ...freePlace(beds.data ?? []),
-    width: 1.2192,
-    length: 2.4384,
+    // On no bed, and on nothing that stands there.
+    ...freePlace([...(landmarks.data ?? []), ...(beds.data ?? [])], usual, BESIDE_M),
+    ...usual,
     angle: 0,
     height: 0,
     soilDepth: null,
@@ -130,10 +127,24 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
       };
     },
     send: async (body, ifMatch) => {
-      await save.mutateAsync({ params: { id }, body, ifMatch });
+      // The fields of the row say themselves what is wrong with them.
+      if (!row) return;
+      if (row.count === 1) await save.mutateAsync({ params: { id }, body, ifMatch });
+      else await saveRow.mutateAsync({ body: { beds: inRow(body, row), landmarks: [] } });
       onDone();
     },
   });
+  const inRow = (
+    body: ReturnType<typeof bedInput.parse>,
+    { count, gap, towards }: NonNullable<typeof row>,
+  ) => {
+    const named: { name: string }[] = [...(beds.data ?? []), body];
+    return [body, ...rowOf(body, count - 1, gap, towards)].map((shape, n) => {
+      const name = n === 0 ? body.name : freeName(named, t('ground:nextName', { n: '#' }));
+      named.push({ name });
+      return { ...body, x: shape.x, y: shape.y, id: n === 0 ? id : newId(), version: null, name };
+    });
+  };
   const { form: formNow, kind } = form.watch();
   const measure = (
     field: 'x' | 'y' | 'width' | 'length' | 'angle' | 'height' | 'soilDepth',
@@ -204,6 +215,12 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
       >
         {(props) => <input {...props} {...form.register('offsetC')} inputMode="decimal" className="input" />}
       </Field>
+      {!bed && (
+        <div>
+          <RowFields row={typed} countLabel={t('ground:row.howMany')} />
+          {!row && <p className="mt-1 text-beet text-sm">{t('ground:row.wrong')}</p>}
+        </div>
+      )}
       <Field label={t('ground:note')} hint={t('kit:optional')} name="note">
         {(props) => <textarea {...props} {...form.register('note')} rows={2} className="input" />}
       </Field>

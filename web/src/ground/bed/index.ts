@@ -1,1 +1,2 @@
 export { BedForm, BedSheet } from './BedSheet.tsx';
+export { freeName, RowFields, useRowTyped } from './rowOfBeds.tsx';

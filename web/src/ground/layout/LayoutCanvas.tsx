@@ -22,6 +22,7 @@ import {
   stepIn,
   Underlay,
 } from '../plan/index.ts';
+import { Distances, type Moving } from './Distances.tsx';
 import { type Guide, type Handle, handlesOf, hit, pulled, snappedMove } from './handles.ts';
 import { type LayoutEditing, shaped, type Thing } from './useLayoutEditing.ts';
 
@@ -29,10 +30,12 @@ export type Tool = 'select' | 'pan' | 'scale' | Form;
 
 /** How near a hand has to come to an edge or handle, pixels. */
 const NEAR_PX = 9;
+/** How far a hand goes before it drags, pixels: a press that trembles moves nothing. */
+const DRAGS_PX = 4;
 
 type Gesture =
   | { kind: 'move'; from: Point; things: Thing[] }
-  | { kind: 'pull'; thing: Thing; handle: Handle }
+  | { kind: 'pull'; from: Point; thing: Thing; handle: Handle }
   | { kind: 'draw'; from: Point };
 
 interface Props {
@@ -54,10 +57,17 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
   const { things, chosen, selected } = editing;
   const scale = useRef(0.03);
   const gesture = useRef<Gesture | null>(null);
+  /** whether the hand has gone so far that it drags */
+  const drags = useRef(false);
+  const begin = (begun: Gesture) => {
+    gesture.current = begun;
+    drags.current = false;
+  };
   const [drawn, setDrawn] = useState<Shape | null>(null);
   const [corners, setCorners] = useState<Point[]>([]);
   const [pointer, setPointer] = useState<Point | null>(null);
   const [guides, setGuides] = useState<Guide[]>([]);
+  const [moving, setMoving] = useState<Moving | null>(null);
   // The frame stays as it was when editing began, so that the ground does not jump under the hand.
   // biome-ignore lint/correctness/useExhaustiveDependencies: it follows what is there, not where it is moved to
   const frame = useMemo(() => frameOf(things), [things.length]);
@@ -84,7 +94,7 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
       return setCorners([...corners, at]);
     }
     if (tool === 'rectangle' || tool === 'circle') {
-      gesture.current = { kind: 'draw', from: snapped(place) };
+      begin({ kind: 'draw', from: snapped(place) });
       return;
     }
     const near = NEAR_PX * scale.current;
@@ -92,7 +102,7 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
       one &&
       handlesOf(one, scale.current).find(({ at }) => Math.hypot(at.x - place.x, at.y - place.y) <= near);
     if (one && handle) {
-      gesture.current = { kind: 'pull', thing: one, handle };
+      begin({ kind: 'pull', from: place, thing: one, handle });
       return;
     }
     const under = hit(things, place, near);
@@ -108,7 +118,7 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
     editing.select(ids);
     // With Shift one gathers; what is gathered stays where it is.
     if (event.shiftKey) return;
-    gesture.current = { kind: 'move', from: place, things: things.filter(({ id }) => ids.includes(id)) };
+    begin({ kind: 'move', from: place, things: things.filter(({ id }) => ids.includes(id)) });
   };
 
   const moved = (from: Extract<Gesture, { kind: 'move' }>, place: Point) => {
@@ -129,15 +139,19 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
     if (tool === 'polygon' || tool === 'scale') setPointer(snapped(place));
     const now = gesture.current;
     if (!now) return;
+    drags.current ||= Math.hypot(place.x - now.from.x, place.y - now.from.y) >= DRAGS_PX * scale.current;
+    if (!drags.current) return;
     if (now.kind === 'draw') setDrawn(drawnTo(now.from, place));
     else if (now.kind === 'pull') {
       editing.draft([shaped(now.thing, pulled(now.thing, now.handle, place, step))]);
     } else {
       const { by, guides: lines } = moved(now, place);
       setGuides(lines);
-      editing.draft(
-        now.things.map((thing) => shaped(thing, { ...thing, x: thing.x + by.x, y: thing.y + by.y })),
+      const there = now.things.map((thing) =>
+        shaped(thing, { ...thing, x: thing.x + by.x, y: thing.y + by.y }),
       );
+      setMoving({ by, things: there });
+      editing.draft(there);
     }
   };
 
@@ -145,7 +159,9 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
     const now = gesture.current;
     gesture.current = null;
     setGuides([]);
-    if (!now) return;
+    setMoving(null);
+    // A press without a move only selects.
+    if (!now || !drags.current) return;
     if (now.kind === 'draw') {
       const shape = drawnTo(now.from, place);
       setDrawn(null);
@@ -154,9 +170,6 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
       void editing.save([shaped(now.thing, pulled(now.thing, now.handle, place, step))]);
     } else {
       const { by } = moved(now, place);
-      // A press without a move only selects.
-      if (Math.hypot(place.x - now.from.x, place.y - now.from.y) < 3 * scale.current)
-        return editing.draft(now.things);
       void editing.save(
         now.things.map((thing) => shaped(thing, { ...thing, x: thing.x + by.x, y: thing.y + by.y })),
       );
@@ -262,6 +275,7 @@ export function LayoutCanvas({ editing, tool, onDrawn, onScale }: Props) {
           );
         }}
       </PlanFrame>
+      {moving && <Distances moving={moving} things={things} />}
       {drawn && (
         <p className="absolute top-2 left-2 bg-rail px-3 py-1 font-semibold text-rail-ink">
           {length(drawn.width)} × {length(drawn.length)}

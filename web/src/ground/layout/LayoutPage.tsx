@@ -10,7 +10,6 @@ import {
   type Shape,
   usualHeights,
 } from '@unity-acre/core/ground';
-import { parseLength } from '@unity-acre/core/units';
 import { Circle, Hand, MousePointer2, Redo2, Ruler, Spline, Square, Undo2 } from 'lucide-react';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
@@ -20,7 +19,7 @@ import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Select } from '../../kit/controls/index.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Loaded, Screen } from '../../kit/screens/index.ts';
-import { BedForm } from '../bed/index.ts';
+import { BedForm, freeName, RowFields, useRowTyped } from '../bed/index.ts';
 import { stepIn } from '../plan/index.ts';
 import { GeoFile } from './GeoFile.tsx';
 import { LandmarkForm } from './LandmarkForm.tsx';
@@ -152,15 +151,6 @@ function Editor({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) {
   );
 }
 
-/** The next name that no bed has. @param pattern the name, with # where its number goes */
-function freeName(beds: readonly Pick<Bed, 'name'>[], pattern: string): string {
-  const taken = new Set(beds.map(({ name }) => name));
-  for (let n = beds.length + 1; ; n++) {
-    const name = pattern.replace('#', String(n));
-    if (!taken.has(name)) return name;
-  }
-}
-
 /** What is selected: one thing by its numbers, several to be brought into line. */
 function Chosen({ editing }: { editing: LayoutEditing }) {
   const { t } = useTranslation('layout');
@@ -213,17 +203,13 @@ function Chosen({ editing }: { editing: LayoutEditing }) {
 /** Copies of a bed in a row, with a path between each. */
 function InARow({ thing, editing }: { thing: Thing; editing: LayoutEditing }) {
   const { t } = useTranslation(['layout', 'ground']);
-  const { system, lengthInput } = useMeasure();
-  const [copies, setCopies] = useState('3');
-  const [gap, setGap] = useState(() => lengthInput(0.6096));
-  const [towards, setTowards] = useState<'right' | 'up'>('right');
+  const typed = useRowTyped('3');
   const beds = editing.things.filter((one) => one.what === 'bed');
-  const count = Number(copies);
-  const path = parseLength(gap, system === 'imperial' ? 'ft' : 'm');
-  const isRight = Number.isInteger(count) && count >= 1 && count <= 60 && path !== null && path >= 0;
+  const row = typed.read(1);
   const make = () => {
+    if (!row) return;
     const named: { name: string }[] = [...beds];
-    const made = rowOf(thing, count, path ?? 0, towards).map((shape): Thing => {
+    const made = rowOf(thing, row.count, row.gap, row.towards).map((shape): Thing => {
       const name = thing.what === 'bed' ? freeName(named, t('ground:nextName', { n: '#' })) : thing.name;
       named.push({ name });
       const copy = shaped({ ...thing, id: newId(), version: 0, name }, shape);
@@ -235,46 +221,11 @@ function InARow({ thing, editing }: { thing: Thing; editing: LayoutEditing }) {
   return (
     <fieldset className="mt-5 min-w-0 border-line border-t pt-3">
       <legend className="font-semibold">{t('layout:row.title')}</legend>
-      <div className="grid grid-cols-3 gap-3">
-        <Field label={t('layout:row.copies')}>
-          {(props) => (
-            <input
-              {...props}
-              className="input"
-              inputMode="numeric"
-              value={copies}
-              onChange={(event) => setCopies(event.target.value)}
-            />
-          )}
-        </Field>
-        <Field label={t('layout:row.gap')}>
-          {(props) => (
-            <input
-              {...props}
-              className="input"
-              value={gap}
-              onChange={(event) => setGap(event.target.value)}
-            />
-          )}
-        </Field>
-        <Field label={t('layout:row.towards')}>
-          {(props) => (
-            <Select
-              {...props}
-              value={towards}
-              onChange={(value) => setTowards(value as typeof towards)}
-              options={[
-                { value: 'right', label: t('layout:row.right') },
-                { value: 'up', label: t('layout:row.up') },
-              ]}
-            />
-          )}
-        </Field>
-      </div>
-      <Button className="mt-3" onClick={make} disabled={!isRight}>
+      <RowFields row={typed} countLabel={t('layout:row.copies')} />
+      <Button className="mt-3" onClick={make} disabled={!row}>
         {t('layout:row.make')}
       </Button>
-      {!isRight && <p className="mt-1 text-beet text-sm">{t('layout:row.wrong')}</p>}
+      {!row && <p className="mt-1 text-beet text-sm">{t('layout:row.wrong')}</p>}
     </fieldset>
   );
 }
