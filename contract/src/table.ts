@@ -109,6 +109,7 @@ export const table = {
   plantings: line('GET', `${garden}/plantings`, crewMembers),
   savePlanting: line('PUT', `${garden}/plantings/:id`, coordinator, true),
   savePlantings: line('POST', `${garden}/plantings`, coordinator),
+  sowAgain: line('POST', `${garden}/plantings/:id/sowing-again`, coordinator),
   removePlanting: line('DELETE', `${garden}/plantings/:id`, coordinator, true),
   consistency: line('GET', `${garden}/consistency`, leads),
   remedies: line('GET', `${garden}/remedies`, leads),
@@ -138,6 +139,9 @@ export const table = {
   moveSession: line('POST', `${garden}/sessions/:id/move`, leads, true),
   rollCall: line('PUT', `${garden}/sessions/:id/roll-call/:personId`, crewMembers),
   logWork: line('PUT', `${garden}/sessions/:id/work/:taskId`, crewMembers),
+  askForHelp: line('POST', `${garden}/sessions/:id/asking`, leads),
+  putOffs: line('GET', `${garden}/put-offs`, leads),
+  putOff: line('POST', `${garden}/put-offs`, leads),
   frostWatch: line('GET', `${garden}/frost`, leads),
   frostCall: line('POST', `${garden}/frost`, leads),
   hours: line('GET', `${garden}/hours`, crewMembers),
@@ -163,6 +167,7 @@ export const table = {
   removeEntry: line('DELETE', `${garden}/entries/:id`, crewMembers, true),
   changes: line('GET', `${garden}/changes`, leads),
   undo: line('POST', `${garden}/changes/:id/undo`, crewMembers),
+  received: line('GET', `${garden}/received`, members),
   harvestTotals: line('GET', `${garden}/harvest-totals`, members),
 } satisfies Record<string, TableLine>;
 

@@ -27,6 +27,7 @@ export const rowKinds = [
   'work_done',
   'given_hours',
   'message',
+  'put_off',
   'calendar_address',
   'entry',
 ] as const;
@@ -65,6 +66,7 @@ export const madeOf = {
   remedies: [...ofPlan, 'seed_lot', 'tenure', 'wish'],
   rollOver: [...ofPlan, 'seed_lot', 'tenure', 'wish'],
   wishes: ['wish', 'planting', 'own_crop'],
+  putOffs: ['put_off'],
   tasks: ofTasks,
   taskCard: ofTasks,
   sessionCards: ofTasks,
@@ -78,6 +80,7 @@ export const madeOf = {
   entries: ['entry', 'person', 'bed', 'planting'],
   changes: rowKinds,
   harvestTotals: ['entry'],
+  received: ['entry', 'person'],
 } as const satisfies Partial<Record<RouteName, readonly RowKind[]>>;
 export type ListName = keyof typeof madeOf;
 

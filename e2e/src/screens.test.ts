@@ -69,7 +69,7 @@ it('shows volunteers and receivers their own few things', async () => {
   expect(await volunteer.page.evaluate(() => document.body.innerText)).not.toContain(w.shell.rail.crew);
   const receiver = await signedIn('receiver');
   await receiver.hand.open('/');
-  await receiver.hand.reads('Harvest in 2026');
+  await receiver.hand.reads('From the garden in 2026');
   expect(receiver.troubles).toEqual([]);
   await volunteer.page.browserContext().close();
   await receiver.page.browserContext().close();

@@ -132,6 +132,8 @@ export const myTimesInput = crewFacts.pick({
 });
 export const myTimes = myTimesInput.safeExtend({
   version,
+  /** what they have learnt, which a coordinator says */
+  skills: z.array(z.enum(skills)),
   /** heads behind the name, which a coordinator says */
   heads: z.object({ adults: z.number().int(), children: z.number().int() }),
 });

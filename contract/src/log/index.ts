@@ -138,6 +138,7 @@ export type ChangeThing =
   | 'work'
   | 'message'
   | 'change'
+  | 'decision'
   | EntryKind;
 export type ChangeDeed =
   | 'saved'
@@ -160,7 +161,9 @@ export type ChangeDeed =
   | 'erased'
   | 'undone'
   | 'logged'
-  | 'struckOut';
+  | 'struckOut'
+  | 'putOff'
+  | 'sownAgain';
 /** What was done, as `thing.deed`. */
 export type ChangeVerb = `${ChangeThing}.${ChangeDeed}`;
 

@@ -53,6 +53,7 @@ const ofGarden: Record<string, Tag> = {
   rounds: 'work',
   sessions: 'work',
   frost: 'work',
+  'put-offs': 'work',
   hours: 'work',
   messages: 'work',
   reminders: 'work',
@@ -63,6 +64,7 @@ const ofGarden: Record<string, Tag> = {
   entries: 'log',
   changes: 'log',
   'harvest-totals': 'harvest',
+  received: 'harvest',
 };
 /** The same of paths outside a garden. */
 const outside: Record<string, Tag> = {

@@ -238,6 +238,12 @@ export const plantingQuery = z.object({
 });
 
 export type SeedSource = z.infer<typeof seedSource>;
+/**
+ * A sowing that failed is written off today and planned again in its place: with `id`, from `on`, and as work of a session where one is
+ * named. @property entryId of what is logged
+ */
+export const sowAgainInput = z.strictObject({ id, entryId: id, on: day, sessionId: id.nullable() });
+
 export type PlantingInput = z.infer<typeof plantingInput>;
 export type PlantingsInput = z.infer<typeof plantingsInput>;
 export type WishInput = z.infer<typeof wishInput>;

@@ -114,6 +114,8 @@ export const session = sessionInput.safeExtend({
   state: z.enum(['called', 'calledOff']),
   /** what people were told when it was moved or called off */
   why: z.string(),
+  /** who was asked to come and has not answered; told only to those who lead */
+  askedIds: z.array(id),
   /** the day it was first called for, where it was moved */
   movedFrom: day.nullable(),
   work: z.array(workDone),
@@ -237,6 +239,20 @@ export const remindInput = z.strictObject({ until: day });
 export const sentInput = z.strictObject({ sent: z.boolean() });
 export const written = z.object({ messages: z.number().int() });
 
+/** Who is asked to come to a session; where it is not sent, the answer only shows what would be written. */
+export const helpInput = z.strictObject({ personIds: z.array(id).min(1).max(200), send: z.boolean() });
+export const helpLetter = message.pick({
+  personId: true,
+  to: true,
+  channel: true,
+  language: true,
+  subject: true,
+  body: true,
+});
+
+/** A matter that waits until a day is over: the same for all who lead. @property matter what it is, as its rule names it */
+export const putOff = z.strictObject({ id, matter: line(120), until: day });
+
 export const frostQuery = z.object({ on: day, from: clockTime, to: clockTime });
 /** What frost would harm, the cloth it takes, and who could come to lay it. */
 export const frostWatch = z.object({
@@ -329,6 +345,8 @@ export type WorkDoneInput = z.infer<typeof workDoneInput>;
 export type WorkDone = z.infer<typeof workDone>;
 export type RollCallInput = z.infer<typeof rollCallInput>;
 export type MoveInput = z.infer<typeof moveInput>;
+export type HelpLetter = z.infer<typeof helpLetter>;
+export type PutOff = z.infer<typeof putOff>;
 export type Message = z.infer<typeof message>;
 export type FrostWatch = z.infer<typeof frostWatch>;
 export type GivenInput = z.infer<typeof givenInput>;

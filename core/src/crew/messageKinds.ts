@@ -21,6 +21,8 @@ export const messageRows = {
   /** `before`: the day it was to be on */
   calledOff: ofSession('before'),
   moved: ofSession('before'),
+  /** asks somebody who is free to come */
+  help: ofSession(),
   /** `list`: the beds to cover */
   frostCall: ofSession('list'),
   /** `list`: what was seen at the plot; `by`: when it is looked at again */

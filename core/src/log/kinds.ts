@@ -59,6 +59,8 @@ export const entryRows = {
   picking: ofPlanting(always('firstPick'), 'pick'),
   harvest: { step: always('firstPick'), needs: ['cropId', 'amount'], amountIs: 'taken', work: [] },
   clearing: ofPlanting(always('clear'), 'clear'),
+  // It did not come up, or was lost: its ground is free.
+  failure: ofPlanting(always('clear')),
   composting: care('compost'),
   loosening: care('loosen'),
   weeding: care('weed'),

@@ -3,7 +3,7 @@ import { anyTime } from './rota/testing/index.ts';
 import { workFor } from './workFor.ts';
 
 const TODAY = '2026-05-20';
-const me = { id: 'me', availability: anyTime, cannot: [], adults: 1, children: 0 };
+const me = { id: 'me', availability: anyTime, cannot: [], skills: [], adults: 1, children: 0 };
 const session = (id: string, over: object = {}) => ({
   ...{ id, on: '2026-05-23', from: '09:00', to: '11:00', capacity: 4, children: true, state: 'called' },
   ...{ taskIds: ['pick'], signUps: [] as { personId: string; headcount: number }[] },
@@ -41,6 +41,13 @@ describe('what somebody could take on', () => {
     ];
     expect(ids({}, list)).toEqual([]);
     expect(ids({}, [session('a')], [task('pick', 'pick', { state: 'done' })])).toEqual([]);
+  });
+
+  it('is not what asks for a skill that they have not learnt', () => {
+    const own = { fewest: null, most: null, skill: 'irrigation', tools: [] };
+    const skilled = [task('pick', 'pick', { own })];
+    expect(ids({}, [session('a')], skilled)).toEqual([]);
+    expect(ids({ skills: ['irrigation'] }, [session('a')], skilled)).toEqual([['a', 'pick']]);
   });
 
   it('is at times at which they are free; who has not said sees all', () => {

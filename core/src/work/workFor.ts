@@ -1,7 +1,7 @@
 import type { Day } from '../calendar/index.ts';
-import { type Availability, headsBehind, isFree, type Strain } from '../crew/index.ts';
+import { type Availability, headsBehind, isFree, type Skill, type Strain } from '../crew/index.ts';
 import { type OwnNeeds, type WorkKind, workNeeds } from './kinds/index.ts';
-import { canDo, headCount } from './rota/index.ts';
+import { canDo, hasSkill, headCount } from './rota/index.ts';
 
 /** A session as far as somebody may join it. */
 interface Joinable {
@@ -30,6 +30,7 @@ export interface Helper {
   id: string;
   availability: Availability;
   cannot: Strain[];
+  skills: readonly Skill[];
   /** heads behind the name: a class or a family comes together */
   adults: number;
   children: number;
@@ -41,9 +42,13 @@ export interface WorkFor<Session, Task> {
   tasks: Task[];
 }
 
+/** Whether somebody may do work, and has learnt what it asks for. */
+const suits = (helper: Helper, needs: ReturnType<typeof workNeeds>): boolean =>
+  canDo(helper, needs) && hasSkill(helper, needs);
+
 /**
  * What somebody could take on: sessions to come with room for all who stand behind the name, at times at which they are free,
- * in which they are not yet, with the open work there that does not ask for what they cannot or, being children, may not do. Who has not said when they can come sees them all.
+ * in which they are not yet, with the open work there that does not ask for what they cannot or, being children, may not do, nor for what they have not learnt. Who has not said when they can come sees them all.
  * @param today sessions before it are over
  * @returns the soonest first; sessions with nothing they can do are left out
  */
@@ -68,7 +73,7 @@ export function workFor<Session extends Joinable, Task extends Doable>(
       session,
       tasks: tasks.filter(
         (task) =>
-          session.taskIds.includes(task.id) && task.state !== 'done' && canDo(helper, workNeeds(task)),
+          session.taskIds.includes(task.id) && task.state !== 'done' && suits(helper, workNeeds(task)),
       ),
     }))
     .filter((one) => one.tasks.length > 0)

@@ -3,6 +3,7 @@ import es from '@unity-acre/contract/crew/messages.es.json' with { type: 'json' 
 import { dateStyleOf, datesIn } from '@unity-acre/contract/wording';
 import type { Day } from '@unity-acre/core/calendar';
 import type { MessageBlank, MessageKind, messageRows } from '@unity-acre/core/crew';
+import type { EntityManager } from 'typeorm';
 import { v7 as newId } from 'uuid';
 import type { Writing } from '../database/change.ts';
 import type { Clock } from '../database/store.ts';
@@ -50,28 +51,65 @@ export const timeOf = ({ on, from }: Pick<SessionEntity, 'on' | 'from'>): string
 /** Ends a sentence that somebody wrote, unless they did. */
 const ended = (text: string): string => (text === '' || /[.!?…]$/.test(text) ? text : `${text}.`);
 
+/** A message before it is kept. */
+type Letter = Omit<MessageEntity, 'id' | 'gardenId' | 'version'> & { personId: string };
+
 /** Writes to people: in their own language, by mail, text or a call to be made, to a guardian for who is under age. */
 export class Letters {
   private constructor(
-    private readonly writing: Writing,
+    private readonly manager: EntityManager,
+    private readonly writing: Writing | null,
     private readonly garden: GardenEntity,
     private readonly persons: ReadonlyMap<string, PersonEntity>,
     private readonly at: string,
   ) {}
 
-  static async of(writing: Writing, garden: GardenEntity, clock: Clock): Promise<Letters> {
-    const rows = await writing.manager.findBy(people, { gardenId: garden.id });
-    const at = new Date(clock.now()).toISOString();
-    return new Letters(writing, garden, new Map(rows.map((row) => [row.id, row])), at);
+  static of(writing: Writing, garden: GardenEntity, clock: Clock): Promise<Letters> {
+    return Letters.made(writing.manager, writing, garden, clock);
   }
 
-  /** @returns false where there is nobody to write to */
-  async write<Kind extends MessageKind>(kind: Kind, personId: string, said: Said<Kind>): Promise<boolean> {
+  /** For letters that are only looked at. */
+  static drafting(
+    manager: EntityManager,
+    garden: GardenEntity,
+    clock: Clock,
+  ): Promise<Pick<Letters, 'compose'>> {
+    return Letters.made(manager, null, garden, clock);
+  }
+
+  private static async made(
+    manager: EntityManager,
+    writing: Writing | null,
+    garden: GardenEntity,
+    clock: Clock,
+  ): Promise<Letters> {
+    const rows = await manager.findBy(people, { gardenId: garden.id });
+    const at = new Date(clock.now()).toISOString();
+    return new Letters(manager, writing, garden, new Map(rows.map((row) => [row.id, row])), at);
+  }
+
+  /** @returns what was written; null where there is nobody to write to */
+  async write<Kind extends MessageKind>(
+    kind: Kind,
+    personId: string,
+    said: Said<Kind>,
+  ): Promise<Letter | null> {
+    const letter = await this.compose(kind, personId, said);
+    if (letter) await this.writing!.put(messages, newId(), letter, undefined);
+    return letter;
+  }
+
+  /** What would be written to somebody; null where there is nobody to write to. */
+  async compose<Kind extends MessageKind>(
+    kind: Kind,
+    personId: string,
+    said: Said<Kind>,
+  ): Promise<Letter | null> {
     const says: Partial<Blanks> & { session?: SessionEntity } = said;
     const session = says.session ?? null;
     const person = this.persons.get(personId);
     const reader = person?.kind === 'minor' ? this.persons.get(person.guardianId ?? '') : person;
-    if (!person || !reader || person.retiredOn !== null || reader.retiredOn !== null) return false;
+    if (!person || !reader || person.retiredOn !== null || reader.retiredOn !== null) return null;
     const { language } = reader;
     const { longInYear: day, time } = datesIn(language, dateStyleOf(this.garden.units));
     const each = (list: List = '') =>
@@ -80,7 +118,7 @@ export class Letters {
         : typeof list === 'function'
           ? list(language)
           : list.map(({ title, on, from }) => `${title}, ${day(on)}, ${time(from)}`).join('; ');
-    const names = await Names.for(this.writing.manager, reader);
+    const names = await Names.for(this.manager, reader);
     const lead = names.of(session?.leadId ?? null);
     const blanks = {
       garden: this.garden.name,
@@ -104,7 +142,7 @@ export class Letters {
     const isText = reader.channel === 'text' && reader.phone !== '';
     const isMail =
       !isText && reader.channel !== 'phone' && reader.channel !== 'none' && reader.email !== null;
-    const values: Omit<MessageEntity, 'id' | 'gardenId' | 'version'> = {
+    return {
       at: this.at,
       kind,
       personId: person.id,
@@ -119,7 +157,5 @@ export class Letters {
       about: session ? timeOf(session) : '',
       sent: isText || isMail,
     };
-    await this.writing.put(messages, newId(), values, undefined);
-    return true;
   }
 }

@@ -8,6 +8,7 @@ const timesView = (person: PersonEntity): MyTimes => ({
   cannot: person.cannot,
   ratherNot: person.ratherNot,
   mostPerWeek: person.mostPerWeek,
+  skills: person.skills,
   heads: headsOf(person.kind, person.headcount, person.children),
   version: person.version,
 });

@@ -32,6 +32,7 @@ const rooms: Record<RowKind, Room> = {
   work_done: 'work',
   given_hours: 'work',
   message: 'work',
+  put_off: 'work',
   calendar_address: 'work',
   entry: 'log',
 };

@@ -9,24 +9,25 @@ import { careChecks } from '../crew/entity.ts';
 import { catalogueOf } from '../crops/index.ts';
 import { entries } from '../log/entity.ts';
 import type { GardenEntity } from '../place/entity.ts';
-import { plantings } from '../season/entity.ts';
 import { grownBefore, schedulesOfYear } from '../season/index.ts';
 import { beds } from './entity.ts';
 
 interface Looked {
   bedId: string;
-  on: string;
+  on: string | null;
 }
 
 /** The last day on which somebody wrote of each bed, or checked it as a plot. */
-async function lookedAt(manager: EntityManager, gardenId: string): Promise<Map<string, string>> {
+async function lookedAt(manager: EntityManager, gardenId: string): Promise<Map<string, string | undefined>> {
+  // What is logged of a planting has its bed too.
   const written: Looked[] = await manager
-    .createQueryBuilder(entries, 'entry')
-    .leftJoin(plantings.options.name, 'planting', 'planting.id = entry.plantingId')
-    .select('COALESCE(entry.bedId, planting.bedId)', 'bedId')
-    .addSelect('MAX(entry.on)', 'on')
-    .where('entry.gardenId = :gardenId', { gardenId })
-    .groupBy('COALESCE(entry.bedId, planting.bedId)')
+    .createQueryBuilder(beds, 'bed')
+    .select('bed.id', 'bedId')
+    .addSelect(
+      (last) => last.select('MAX(entry.on)').from(entries, 'entry').where('entry.bedId = bed.id'),
+      'on',
+    )
+    .where({ gardenId })
     .getRawMany();
   const checked: Looked[] = await manager
     .createQueryBuilder(careChecks, 'check')
@@ -36,8 +37,8 @@ async function lookedAt(manager: EntityManager, gardenId: string): Promise<Map<s
     .groupBy('check.bedId')
     .getRawMany();
   return rollup(
-    [...written, ...checked],
-    (rows) => max(rows, ({ on }) => on)!,
+    [...written, ...checked].filter(({ on }) => on !== null),
+    (rows) => max(rows, ({ on }) => on),
     ({ bedId }) => bedId,
   );
 }

@@ -83,7 +83,7 @@ export const entries = new EntitySchema<EntryEntity>({
     { name: 'entry_day', columns: ['gardenId', 'on', 'id'] },
     { name: 'entry_kind', columns: ['gardenId', 'kind', 'on', 'id'] },
     { name: 'entry_planting', columns: ['plantingId', 'on', 'id', 'kind', 'share'] },
-    { name: 'entry_bed', columns: ['bedId'] },
+    { name: 'entry_bed', columns: ['bedId', 'on'] },
     { name: 'entry_person', columns: ['personId'] },
     {
       name: 'entry_sums',

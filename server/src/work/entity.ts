@@ -260,3 +260,16 @@ export const calendarAddresses = new EntitySchema<CalendarAddressEntity>({
   columns: { personId: key(), gardenId: text(), tokenHash: text() },
   indices: [{ name: 'calendar_address_token', columns: ['tokenHash'], unique: true }],
 });
+
+/** A matter that nobody who leads wants to be told of until a day is over. */
+export interface PutOffEntity extends GardenRow {
+  matter: string;
+  until: string;
+}
+
+export const putOffs = new EntitySchema<PutOffEntity>({
+  name: 'put_off',
+  foreignKeys: refersTo('put_off', { gardenId: 'garden' }),
+  columns: { ...gardenRow(), matter: text(), until: { ...text(), name: 'untilDay' } },
+  indices: [{ name: 'put_off_once', columns: ['gardenId', 'matter'], unique: true }],
+});

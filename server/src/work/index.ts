@@ -2,7 +2,9 @@ import { frostRoutes } from './care/frost.ts';
 import { roundRoutes } from './care/rounds.ts';
 import { toolRoutes } from './care/tools.ts';
 import { hoursRoutes } from './hours/hours.ts';
+import { askingRoutes } from './messages/asking.ts';
 import { messageRoutes } from './messages/messages.ts';
+import { putOffRoutes } from './messages/putOffs.ts';
 import { rotaRoutes } from './rota/rotaRoutes.ts';
 import { calendarRoutes } from './sessions/calendar.ts';
 import { sessionRoutes } from './sessions/sessions.ts';
@@ -21,6 +23,8 @@ export const workRoutes = {
   ...frostRoutes,
   ...hoursRoutes,
   ...messageRoutes,
+  ...askingRoutes,
+  ...putOffRoutes,
   ...calendarRoutes,
   ...rotaRoutes,
   ...toolRoutes,

@@ -18,13 +18,14 @@ type ReadOfGarden =
   | 'myPlots'
   | 'messages'
   | 'tools'
+  | 'putOffs'
   | 'myTimes'
   | 'calendarAddress'
   | 'ownCrops'
   | 'weather'
   | 'seedLots'
   | 'seedPrices';
-type ReadOfYear = 'plantings' | 'harvestTotals' | 'wishes' | 'hours';
+type ReadOfYear = 'plantings' | 'received' | 'harvestTotals' | 'wishes' | 'hours';
 
 /** A list of a garden, and what it is kept under. */
 export const listOf = <Name extends ReadOfGarden>(gardenId: string, name: Name): Read<AnswerOf<Name>> => ({

@@ -4,7 +4,7 @@ import type { i18n } from 'i18next';
 /** What is counted inside a sentence, by `{{days, day}}`; words for one and for several of each are in the kit's words. */
 export const countedThings = [
   ...(['bed', 'cell', 'character', 'day', 'hour', 'minute', 'person'] as const),
-  ...(['place', 'plant', 'row', 'seed', 'sowing', 'year'] as const),
+  ...(['place', 'plant', 'row', 'seed', 'sowing', 'week', 'year'] as const),
 ] as const;
 
 /**

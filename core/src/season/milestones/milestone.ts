@@ -74,7 +74,7 @@ export interface Happened {
 }
 
 /** The first step of a planting's own course: what is sown, started or planted. Absent in later years of a perennial. */
-export const startOf = (steps: readonly Milestone[]): Milestone | undefined =>
+export const startOf = <Step extends Pick<Milestone, 'kind'>>(steps: readonly Step[]): Step | undefined =>
   steps.find(({ kind }) => kind === 'startIndoors') ?? inGroundOf(steps);
 
 /** The step that puts a planting into its bed. */

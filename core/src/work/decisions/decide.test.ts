@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { describe, expect, it } from 'vitest';
+import type { MilestoneKind } from '../../season/index.ts';
 import { anyTime } from '../rota/testing/index.ts';
 import { decide, decisionRules, MOST_DECISIONS } from './decide.ts';
 import {
@@ -29,20 +30,32 @@ const session = (over: Partial<SessionNow> = {}): SessionNow => ({
     taskIds: [],
     signUps: [],
     crews: [],
+    askedIds: [],
   },
   ...over,
 });
 const task = (id: string, over: Partial<TaskNow> = {}): TaskNow => ({
-  ...{ id, kind: 'sow', minutes: 60, state: 'open', sessionId: null, bedIds: ['b'] },
+  ...{
+    id,
+    plantingId: null,
+    kind: 'sow',
+    on: TODAY,
+    minutes: 60,
+    state: 'open',
+    sessionId: null,
+    bedIds: ['b'],
+  },
   window: { earliest: '2026-05-10', latest: SATURDAY },
   ...over,
 });
+const step = (kind: MilestoneKind, on: string, done = false, latest = on) => ({
+  ...{ kind, on, done },
+  window: { earliest: on, best: on, latest },
+});
 const planting = (over: Partial<PlantingNow> = {}): PlantingNow => ({
   ...{ id: 'p', cropId: 'tomato', bedId: 'b', hardiness: 'frostTender', frostDamageC: 0, overdueAfter: null },
-  steps: [
-    { kind: 'setOut', on: '2026-05-15', done: true },
-    { kind: 'clear', on: '2026-10-01', done: false },
-  ],
+  ...{ startOn: null, nightsC: null, mostDaysIndoors: null },
+  steps: [step('setOut', '2026-05-15', true), step('clear', '2026-10-01')],
   ...over,
 });
 const bed = (id: string, over: Partial<GardenNow['beds'][number]> = {}) => ({
@@ -93,7 +106,7 @@ describe('frost', () => {
   });
   it('is none when the nights are warm, what is tender is indoors, or the night is past', () => {
     expect(found('frost', { nights: [{ ...cold, low: 2 }], plantings: [planting()] })).toEqual([]);
-    const indoors = planting({ steps: [{ kind: 'setOut', on: '2026-06-01', done: false }] });
+    const indoors = planting({ steps: [step('setOut', '2026-06-01')] });
     expect(found('frost', { nights: [cold], plantings: [indoors] })).toEqual([]);
     expect(found('frost', { nights: [{ ...cold, on: '2026-05-19' }], plantings: [planting()] })).toEqual([]);
   });
@@ -102,12 +115,131 @@ describe('frost', () => {
 it('seed that is not up is spoken of the day after it is due', () => {
   const sown = planting({
     overdueAfter: '2026-05-19',
-    steps: [{ kind: 'sow', on: '2026-04-24', done: true }],
+    steps: [step('sow', '2026-04-24', true)],
   });
   expect(found('notUp', { plantings: [sown] })).toMatchObject([
     { bedIds: ['b'], plantingIds: ['p'], days: { sown: '2026-04-24', due: '2026-05-19' } },
   ]);
   expect(found('notUp', { plantings: [{ ...sown, overdueAfter: TODAY }] })).toEqual([]);
+});
+
+it('seed that is not up is sown again in the next session, else tomorrow, and not past its last good day', () => {
+  const sown = (latest: string) =>
+    planting({ overdueAfter: '2026-05-19', steps: [step('sow', '2026-04-24', true, latest)] });
+  const sessions = [session({ id: 'today', on: TODAY }), session(), session({ id: 'far', on: '2026-05-30' })];
+  const with_ = (latest: string, list = sessions) =>
+    found('notUp', { plantings: [sown(latest)], sessions: list })[0]!;
+  expect(with_('2026-06-10')).toMatchObject({ sessionId: 's', days: { again: SATURDAY } });
+  expect(with_('2026-05-22')).toMatchObject({ days: { again: '2026-05-21' } });
+  expect(with_('2026-05-22').sessionId).toBeUndefined();
+  expect(with_(TODAY).days).not.toHaveProperty('again');
+  expect(with_('2026-06-10', [])).toMatchObject({ days: { again: '2026-05-21' } });
+});
+
+describe('seedlings', () => {
+  const tomatoes = planting({
+    ...{ nightsC: [10, 13] as const, mostDaysIndoors: 56 },
+    steps: [step('startIndoors', '2026-04-01', true), step('setOut', SATURDAY)],
+  });
+  const out = task('out', { kind: 'setOut', plantingId: 'p', on: SATURDAY });
+  const night = (on: string, low: number) => ({ on, low, give: 1 });
+  const after = session({ id: 'after', on: '2026-05-30' });
+
+  it('are held while their first nights are colder than they want, until the next session after that', () => {
+    const nights = [night('2026-05-24', 8), night('2026-05-26', 9), night('2026-05-28', 12)];
+    const now = { plantings: [tomatoes], tasks: [out], nights, sessions: [session(), after] };
+    expect(found('coldNights', now)).toMatchObject([
+      {
+        ...{ taskIds: ['out'], plantingIds: ['p'], sessionId: 'after', by: SATURDAY },
+        ...{ numbers: { low: 8, wanted: 10 }, days: { on: SATURDAY, night: '2026-05-24' } },
+      },
+    ]);
+    const inSession = { ...out, sessionId: 'after' };
+    expect(found('coldNights', { ...now, tasks: [inSession] })).toEqual([]);
+  });
+  it('are covered where a cloth makes the nights warm enough', () => {
+    const covered = (low: number) =>
+      found('coldNights', { plantings: [tomatoes], tasks: [out], nights: [night(SATURDAY, low)] })[0]!
+        .numbers;
+    expect(covered(9)).toMatchObject({ covered: 1 });
+    expect(covered(2)).toMatchObject({ covered: 0 });
+  });
+  it('go out where the nights are warm, cold only later or before, or do not matter to them', () => {
+    const of = (nights: GardenNow['nights'], over: Partial<PlantingNow> = {}) =>
+      found('coldNights', { plantings: [{ ...tomatoes, ...over }], tasks: [out], nights });
+    expect(of([night(SATURDAY, 10)])).toEqual([]);
+    expect(of([night('2026-05-22', 3), night('2026-05-27', 3)])).toEqual([]);
+    expect(of([night('2026-05-26', 3)])).toHaveLength(1);
+    expect(of([night(SATURDAY, 3)], { nightsC: null })).toEqual([]);
+    const warm = [bed('b', { offsetC: 2 })];
+    const nights = [night(SATURDAY, 8)];
+    expect(found('coldNights', { plantings: [tomatoes], tasks: [out], nights, beds: warm })).toEqual([]);
+  });
+  it('that stand their pots no longer are to go out in the next session, unless they do in time', () => {
+    const late = { ...out, on: '2026-05-30' };
+    const now = { plantings: [tomatoes], tasks: [late], sessions: [session(), after] };
+    expect(found('potLimit', now)).toMatchObject([
+      {
+        ...{ taskIds: ['out'], sessionId: 's', by: '2026-05-27', numbers: { weeks: 8 } },
+        days: { started: '2026-04-01', limit: '2026-05-27' },
+      },
+    ]);
+    expect(found('potLimit', { ...now, tasks: [out] })).toEqual([]);
+    expect(found('potLimit', { ...now, tasks: [{ ...late, state: 'done' }] })).toEqual([]);
+    const unstarted = planting({
+      ...tomatoes,
+      steps: [step('startIndoors', '2026-04-01'), step('setOut', SATURDAY)],
+    });
+    expect(found('potLimit', { ...now, plantings: [unstarted] })).toEqual([]);
+  });
+});
+
+describe('a planting outside its window', () => {
+  const chosen = (startOn: string | null, over: Partial<PlantingNow> = {}) =>
+    found('outsideWindow', {
+      plantings: [
+        planting({
+          startOn,
+          steps: [
+            {
+              ...{ kind: 'sow', on: startOn ?? '2026-05-28', done: false },
+              window: { earliest: '2026-05-25', best: '2026-05-28', latest: '2026-06-05' },
+            },
+          ],
+          ...over,
+        }),
+      ],
+    });
+  it.each([
+    ['2026-05-24', true],
+    ['2026-05-25', false],
+    ['2026-06-05', false],
+    ['2026-06-06', true],
+    [null, false],
+  ])('is one that is to begin on %s: %s', (startOn, isFound) => {
+    expect(chosen(startOn)).toHaveLength(Number(isFound));
+  });
+  it('goes by its own first step, not by the supports that are put up before', () => {
+    const window = { earliest: '2026-05-25', best: '2026-05-28', latest: '2026-06-05' };
+    const steps = [
+      step('support', '2026-05-20'),
+      { kind: 'setOut' as const, on: '2026-05-26', done: false, window },
+    ];
+    expect(chosen('2026-05-26', { steps })).toEqual([]);
+  });
+  it('may begin on its best day, or today where that is past, and not once the window is over', () => {
+    expect(chosen('2026-05-21')).toMatchObject([{ days: { on: '2026-05-21', better: '2026-05-28' } }]);
+    const window = { earliest: '2026-05-01', best: '2026-05-10', latest: TODAY };
+    const steps = [{ kind: 'sow' as const, on: '2026-05-30', done: false, window }];
+    expect(chosen('2026-05-30', { steps })).toMatchObject([{ days: { better: TODAY } }]);
+    const over = [{ ...steps[0]!, window: { ...window, latest: '2026-05-19' } }];
+    expect(chosen('2026-05-30', { steps: over })[0]!.days).not.toHaveProperty('better');
+  });
+  it('is left alone once it has begun, and while it is far away', () => {
+    expect(chosen('2026-07-01')).toEqual([]);
+    const steps = [{ ...step('sow', '2026-05-18', true), window: step('sow', '2026-05-25').window }];
+    expect(chosen('2026-05-18', { steps })).toEqual([]);
+  });
 });
 
 describe('sessions', () => {
@@ -136,6 +268,14 @@ describe('sessions', () => {
     // 300 minutes in two hours are three people; one comes.
     expect(one).toMatchObject({ personIds: ['free'], numbers: { gap: 2, coming: 1, needed: 3 } });
     expect(found('shortOfPeople', { sessions: [short], tasks: [task('a', { minutes: 120 })] })).toEqual([]);
+  });
+
+  it('short of people do not name again whom somebody has asked', () => {
+    const short = session({ taskIds: ['a'], askedIds: ['free'] });
+    const now = { sessions: [short], tasks: [task('a', { minutes: 300 })] };
+    expect(found('shortOfPeople', { ...now, people: [person('free'), person('other')] })).toMatchObject([
+      { personIds: ['other'], numbers: { asked: 1 } },
+    ]);
   });
 
   it('whose schedule counts on somebody who no longer comes are to be mended', () => {
@@ -220,27 +360,18 @@ describe('ground', () => {
     const beds = [bed('b'), bed('c'), bed('d')];
     const soon = planting({
       bedId: 'c',
-      steps: [
-        { kind: 'sow', on: '2026-06-17', done: false },
-        { kind: 'clear', on: '2026-08-01', done: false },
-      ],
+      steps: [step('sow', '2026-06-17'), step('clear', '2026-08-01')],
     });
-    const later = { ...soon, bedId: 'd', steps: soon.steps.map((step) => ({ ...step, on: '2026-06-18' })) };
+    const later = { ...soon, bedId: 'd', steps: soon.steps.map((one) => ({ ...one, on: '2026-06-18' })) };
     expect(found('emptyBeds', { beds, plantings: [planting(), soon, later] })).toMatchObject([
       { bedIds: ['d'], numbers: { beds: 1 } },
     ]);
     const cleared = planting({
-      steps: [
-        { kind: 'setOut', on: '2026-04-01', done: true },
-        { kind: 'clear', on: TODAY, done: true },
-      ],
+      steps: [step('setOut', '2026-04-01', true), step('clear', TODAY, true)],
     });
     expect(found('emptyBeds', { beds: [bed('b')], plantings: [cleared] })).toHaveLength(1);
     const over = planting({
-      steps: [
-        { kind: 'sow', on: '2026-03-01', done: true },
-        { kind: 'clear', on: '2026-05-19', done: false },
-      ],
+      steps: [step('sow', '2026-03-01', true), step('clear', '2026-05-19')],
     });
     expect(found('emptyBeds', { beds: [bed('b')], plantings: [over] })).toHaveLength(1);
   });

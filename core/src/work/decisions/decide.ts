@@ -3,16 +3,21 @@ import { closingWork } from './rules/closingWork.ts';
 import { frost } from './rules/frost.ts';
 import { applications, emptyBeds, plotDue } from './rules/ground.ts';
 import { notUp } from './rules/notUp.ts';
+import { outsideWindow } from './rules/outsideWindow.ts';
+import { coldNights, potLimit } from './rules/seedlings.ts';
 import { noLead, rotaBroken, shortOfPeople } from './rules/sessions.ts';
 
 /** The rule that finds each kind of decision; a new kind is a row here, its sentence and its remedy. */
 export const decisionRules: Record<DecisionKind, DecisionRule> = {
   frost,
   notUp,
+  coldNights,
+  potLimit,
   noLead,
   closingWork,
   shortOfPeople,
   rotaBroken,
+  outsideWindow,
   plotDue,
   applications,
   emptyBeds,

@@ -31,11 +31,15 @@ export interface SessionNow extends Manned {
   leadId: string | null;
   signUps: readonly { personId: string; headcount: number }[];
   crews: readonly { taskId: string; members: readonly { personId: string }[] }[];
+  /** who was asked to come and has not answered */
+  askedIds: readonly string[];
 }
 
 export interface TaskNow {
   id: string;
+  plantingId: string | null;
   kind: WorkKind;
+  on: Day;
   minutes: number;
   state: string;
   sessionId: string | null;
@@ -48,7 +52,13 @@ export interface PlantingNow extends Pick<Crop, 'hardiness' | 'frostDamageC'> {
   cropId: string;
   bedId: string;
   overdueAfter: Day | null;
-  steps: readonly Pick<Milestone, 'kind' | 'on' | 'done'>[];
+  /** the day chosen for its first step; null where the plan has it */
+  startOn: Day | null;
+  /** nights that its seedlings want outdoors, at the least and for choice, °C; null where it does not mind */
+  nightsC: readonly [number, number] | null;
+  /** the longest its seedlings stand their pots, days; null for what is not started indoors */
+  mostDaysIndoors: number | null;
+  steps: readonly Pick<Milestone, 'kind' | 'on' | 'done' | 'window'>[];
 }
 
 export interface PersonNow {
@@ -60,10 +70,13 @@ export interface PersonNow {
 export const decisionKinds = [
   'frost',
   'notUp',
+  'coldNights',
+  'potLimit',
   'noLead',
   'closingWork',
   'shortOfPeople',
   'rotaBroken',
+  'outsideWindow',
   'plotDue',
   'applications',
   'emptyBeds',

@@ -3,6 +3,7 @@ import { ClimateAndCrops1764100000000 } from './climateAndCrops.ts';
 import { Climates1764800000000 } from './climates.ts';
 import { CrewAndRota1764300000000 } from './crewAndRota.ts';
 import { DoneIsLogged1765000000000 } from './doneIsLogged.ts';
+import { EntryBeds1774000000000 } from './entryBeds.ts';
 import { EntryDates1772000000000 } from './entryDates.ts';
 import { First1764000000000 } from './first.ts';
 import { GroundAndPlan1764200000000 } from './groundAndPlan.ts';
@@ -10,6 +11,7 @@ import { HoursAndReminders1764500000000 } from './hoursAndReminders.ts';
 import { OwnPractices1770000000000 } from './ownPractices.ts';
 import { OwnSpacing1768000000000 } from './ownSpacing.ts';
 import { OwnWork1766000000000 } from './ownWork.ts';
+import { PutOff1773000000000 } from './putOff.ts';
 import { SeedBox1767000000000 } from './seedBox.ts';
 import { SeedPrices1771000000000 } from './seedPrices.ts';
 import { SessionDay1764400000000 } from './sessionDay.ts';
@@ -37,4 +39,6 @@ export const migrations = [
   OwnPractices1770000000000,
   SeedPrices1771000000000,
   EntryDates1772000000000,
+  PutOff1773000000000,
+  EntryBeds1774000000000,
 ];

@@ -5,6 +5,7 @@ import type { PersonEntity } from '../../crew/entity.ts';
 import { Names } from '../../crew/index.ts';
 import { breathe } from '../../heavy/breathe.ts';
 import { type SessionEntity, type SignUpEntity, signUps, workDone } from '../entity.ts';
+import { askedOf } from '../messages/asking.ts';
 import { placesOf } from './waiting.ts';
 
 /** What a session keeps of its work when some of it goes elsewhere. */
@@ -51,6 +52,8 @@ export async function sessionViews(
   await breathe();
   const names = await Names.for(manager, viewer);
   await breathe();
+  const asked = ['coordinator', 'crewLead'].includes(viewer.role) ? await askedOf(manager, rows) : null;
+  await breathe();
   const bySession = group(said, (row) => row.sessionId);
   const work = group(
     await manager.find(workDone, { where: { sessionId }, order: { id: 'ASC' } }),
@@ -73,6 +76,7 @@ export async function sessionViews(
         return { ...named(signUp), byRota, offered, arrived, left };
       }),
       waiting: waiting.map(named),
+      askedIds: [...(asked?.get(row.id) ?? [])],
       work: (work.get(row.id) ?? []).map(
         ({ id: _id, gardenId: _g, version: _v, sessionId: _s, expected: _e, markedAt: _m, ...done }) => done,
       ),

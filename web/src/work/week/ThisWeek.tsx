@@ -2,7 +2,6 @@ import type { Planting } from '@unity-acre/contract/season';
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { dayLengthHours, freezeRisk } from '@unity-acre/core/place';
 import { isToDo, withBriefTogether } from '@unity-acre/core/work';
-import { lazy } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { datesAlone, useAlmanac, useBothSeasons, useHere, useLeads, useMeasure } from '../../garden/index.ts';
@@ -16,10 +15,11 @@ import { TaskRow } from '../TaskRow.tsx';
 import { useTasks } from '../taskLists.ts';
 import { weekDays } from './weekDays.ts';
 
-const HarvestTotals = lazy(async () => ({
-  default: (await import('../../harvest/HarvestTotals.tsx')).HarvestTotals,
-}));
-
+/** So has a receiver. */
+const ReceiverHome = fetchedPart(
+  async () => (await import('../../harvest/ReceiverHome.tsx')).ReceiverHome,
+  <div className="min-h-[30rem]" />,
+);
 /** A volunteer has a home of their own. */
 const VolunteerHome = fetchedPart(
   async () => {
@@ -51,7 +51,7 @@ export default function ThisWeek() {
         <Title>{dates.long(garden.today)}</Title>
         <YearSoFar />
       </div>
-      {role === 'receiver' ? <ForReceiver /> : <Week />}
+      {role === 'receiver' ? <ReceiverHome /> : <Week />}
     </div>
   );
 }
@@ -72,11 +72,6 @@ function YearSoFar() {
       {ahead && t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })}
     </p>
   );
-}
-
-function ForReceiver() {
-  const { garden } = useHere();
-  return <HarvestTotals year={garden.seasonYear} />;
 }
 
 function Week() {

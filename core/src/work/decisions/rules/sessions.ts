@@ -19,21 +19,24 @@ export const noLead: DecisionRule = ({ today, sessions }) =>
       sessionId: id,
     }));
 
-/** A session with more work than those who come can do, and who is free then and has not said that they come. */
+/** A session with more work than those who come can do, and who is free then, has not said that they come and was not asked yet. */
 export const shortOfPeople: DecisionRule = ({ today, sessions, tasks, people }) =>
   sessions.flatMap((session) => {
     const { gap, coming, needed } = crewNeed(session, tasks);
     if (gap === 0 || !isSoon(today, session)) return [];
-    const signedUp = new Set(session.signUps.map(({ personId }) => personId));
+    const known = new Set([...session.signUps.map(({ personId }) => personId), ...session.askedIds]);
     const free = people.filter(
       ({ id, adults, availability }) =>
-        adults > 0 && !signedUp.has(id) && id !== session.leadId && isFree(availability, session.on, session),
+        adults > 0 && !known.has(id) && id !== session.leadId && isFree(availability, session.on, session),
     );
     return [
       {
         ...{ kind: 'shortOfPeople' as const, id: `shortOfPeople ${session.id}` },
         ...{ severity: 50 + nearness(today, session.on), by: session.on, sessionId: session.id },
-        ...{ personIds: free.map(({ id }) => id), numbers: { gap, coming, needed } },
+        ...{
+          personIds: free.map(({ id }) => id),
+          numbers: { gap, coming, needed, asked: session.askedIds.length },
+        },
       },
     ];
   });

@@ -33,8 +33,11 @@ export const canDo = (
 ): boolean =>
   !(task.adultsOnly && person.children > 0) && !task.strains.some((strain) => person.cannot.includes(strain));
 
-export const hasSkill = (person: RotaPerson, task: RotaTask): boolean =>
-  task.skill === null || person.skills.includes(task.skill);
+/** Whether somebody has learnt what a task asks for. */
+export const hasSkill = (
+  { skills }: { skills: readonly string[] },
+  { skill }: Pick<RotaTask, 'skill'>,
+): boolean => skill === null || skills.includes(skill);
 
 /** Whether as many who can are there as a task takes at the least. */
 export const crewSuffices = (task: RotaTask, people: readonly RotaPerson[]): boolean =>

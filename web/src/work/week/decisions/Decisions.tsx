@@ -2,8 +2,8 @@ import { type Decision, decide, type GardenNow } from '@unity-acre/core/work';
 import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Button } from '../../../kit/controls/index.ts';
-import { Bare, useNotices } from '../../../kit/screens/index.ts';
-import { Remedy } from './Remedy.tsx';
+import { Bare } from '../../../kit/screens/index.ts';
+import { Remedy } from './remedies/index.tsx';
 import { type About, useDecisionWords } from './useDecisionWords.ts';
 import { usePutOff } from './usePutOff.ts';
 
@@ -13,7 +13,7 @@ const SHOWN = 4;
 /** What needs a person, worst first: one sentence each, what it was seen by, and what can be done about it. */
 export function Decisions({ now, about }: { now: GardenNow; about: About }) {
   const { t } = useTranslation('week');
-  const { isAway } = usePutOff();
+  const { isAway } = usePutOff(() => '');
   const [all, setAll] = useState(false);
   const list = decide(now, isAway);
   return (
@@ -43,22 +43,14 @@ export function Decisions({ now, about }: { now: GardenNow; about: About }) {
 function DecisionRow({ decision, about }: { decision: Decision; about: About }) {
   const { t } = useTranslation('week');
   const { says, why } = useDecisionWords(about)(decision);
-  const { put, takeBack } = usePutOff();
-  const { show } = useNotices.getState();
+  const { put, isPending } = usePutOff(() => t('decide.away', { what: says }));
   return (
     <li className="flex flex-col gap-1 border-line border-b py-2.5">
       <p className="font-semibold">{says}</p>
       <p className="max-w-prose text-ink-soft text-sm">{why}</p>
       <p className="flex flex-wrap items-center gap-x-3 gap-y-1">
         <Remedy decision={decision} about={about} />
-        <Button
-          look="quiet"
-          className="text-sm"
-          onClick={() => {
-            put(decision.id);
-            show({ text: t('decide.away', { what: says }), onUndo: () => takeBack(decision.id) });
-          }}
-        >
+        <Button look="quiet" className="text-sm" disabled={isPending} onClick={() => put(decision.id)}>
           {t('decide.notNow')}
           <span className="sr-only">: {says}</span>
         </Button>

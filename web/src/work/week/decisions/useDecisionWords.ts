@@ -57,6 +57,7 @@ export function useDecisionWords({ sessions, tasks, plantings }: About) {
       people: named,
       coming: headsBehind(session?.signUps ?? []),
       count: numbers.beds ?? numbers.plots ?? numbers.waiting ?? taskIds.length,
+      wanted: numbers.wanted === undefined ? '' : temperature(numbers.wanted),
       low: numbers.low === undefined ? '' : temperature(numbers.low),
       give: numbers.give === undefined ? '' : degreesApart(numbers.give),
       beds: few(bedIds.map(bedName)),

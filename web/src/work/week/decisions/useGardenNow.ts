@@ -34,7 +34,9 @@ export function useGardenNow({ sessions, tasks, plantings }: Known): GardenNow |
     sessions: sessions.filter(({ on, state }) => state === 'called' && on >= today),
     plantings: plantings.flatMap((planting) => {
       const crop = catalogue.crop(planting.cropId);
-      return crop ? [{ ...planting, hardiness: crop.hardiness, frostDamageC: crop.frostDamageC }] : [];
+      if (!crop) return [];
+      const { hardiness, frostDamageC, nightsC = null, daysIndoors } = crop;
+      return [{ ...planting, hardiness, frostDamageC, nightsC, mostDaysIndoors: daysIndoors?.most ?? null }];
     }),
     nights: weather.data.forecast,
     people: people.data

@@ -1,30 +1,25 @@
-import { create } from 'zustand';
-import { persist } from 'zustand/middleware';
-import { useHere } from '../../../garden/index.ts';
-import { stillAway, type Until, weekEnds } from './putOff.ts';
+import { addDays, type Day, weekStart } from '@unity-acre/core/calendar';
+import { useMemo } from 'react';
+import { v7 as newId } from 'uuid';
+import { useHere, useLeads, useList, useWrite } from '../../../garden/index.ts';
 
-const useKept = create<{ until: Until }>()(
-  persist((): { until: Until } => ({ until: {} }), { name: 'unity-acre-put-off' }),
-);
+/** The last day of the week of a day: Sunday. */
+const weekEnds = (today: Day): Day => addDays(weekStart(today), 6);
 
-/** Decisions that somebody does not want to see this week, on this device. */
-export function usePutOff() {
+/**
+ * Decisions that somebody who leads has put off until the week is over, for all who lead.
+ * @param say what is said once one is put off, beside its "Undo"
+ * @param untilYear for what is put away for good
+ */
+export function usePutOff(say: () => string, untilYear: number | null = null) {
   const { garden } = useHere();
-  const away = stillAway(
-    useKept((kept) => kept.until),
-    garden.today,
-  );
-  const keyOf = (id: string) => `${garden.id} ${id}`;
+  const kept = useList('putOffs', useLeads()).data;
+  const save = useWrite('putOff', say);
+  const until = untilYear === null ? weekEnds(garden.today) : `${untilYear}-12-31`;
+  const away = useMemo(() => new Set(kept?.map(({ matter }) => matter)), [kept]);
   return {
-    isAway: (id: string) => keyOf(id) in away,
-    put: (id: string) =>
-      useKept.setState((kept) => ({
-        until: { ...stillAway(kept.until, garden.today), [keyOf(id)]: weekEnds(garden.today) },
-      })),
-    takeBack: (id: string) =>
-      useKept.setState((kept) => {
-        const { [keyOf(id)]: _, ...others } = kept.until;
-        return { until: others };
-      }),
+    isAway: (id: string) => away.has(id),
+    put: (matter: string) => save.mutate({ body: { id: newId(), matter, until } }),
+    isPending: save.isPending,
   };
 }

@@ -86,8 +86,13 @@ function TakeOn({ sessions, tasks }: Omit<Props, 'plantings'>) {
   const sentence = useTaskSentence();
   const times = useList('myTimes').data;
   if (!times) return null;
-  const { availability, cannot, heads } = times;
-  const offered = workFor({ id: personId, availability, cannot, ...heads }, sessions, tasks, garden.today);
+  const { availability, cannot, skills, heads } = times;
+  const offered = workFor(
+    { id: personId, availability, cannot, skills, ...heads },
+    sessions,
+    tasks,
+    garden.today,
+  );
   return (
     <section className="furrow">
       <h2>{t('home.takeOn')}</h2>
