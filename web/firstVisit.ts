@@ -16,6 +16,8 @@ const ENTRANCE = /(crew[/]access|place[/]setup)[/](SignIn|Join|Forgot|NewPasswor
 const DOOR = /shell[/]inside[.]ts$/;
 /** What nearly everybody comes to first. */
 const INSIDE = /(shell[/]inside[.]ts|work[/]week[/]ThisWeek[.]tsx)$/;
+/** What it shows to who leads, fetched beside it. */
+const WEEK = /work[/]week[/]LeaderWeek[.]tsx$/;
 /** The first screen of each other place on the rail. */
 const PLACES =
   /(shell[/]map[/]MapPage|season[/]bands[/]Season|work[/]sessions[/]Sessions|log[/]LogBook)[.]tsx$/;
@@ -73,6 +75,7 @@ export async function groupsOf(config: InlineConfig): Promise<Map<string, string
     [...chunks.values()].filter(wanted).map((chunk) => modulesOf(chunk, chunks));
   const start = reachedBy(({ isEntry, name }) => isEntry && name === 'index')[0]!;
   const inside = union(reachedBy(({ facadeModuleId }) => INSIDE.test(facadeModuleId ?? '')));
+  const week = union(reachedBy(({ facadeModuleId }) => WEEK.test(facadeModuleId ?? '')));
   const places = union(reachedBy(({ facadeModuleId }) => PLACES.test(facadeModuleId ?? '')));
   const entrances = countIn(reachedBy(({ facadeModuleId }) => ENTRANCE.test(facadeModuleId ?? '')));
   const endings = screenEndings();
@@ -89,6 +92,8 @@ export async function groupsOf(config: InlineConfig): Promise<Map<string, string
     if (heads.has(id) || apart.has(id) || id.endsWith('/main.tsx')) continue;
     if (start.has(id)) groups.set(id, REACT.test(id) ? 'react' : 'start');
     else if (inside.has(id)) groups.set(id, entrances.has(id) ? 'common' : 'inside');
+    // What the week shares with other screens is not mixed with what it does not want itself.
+    else if (week.has(id) && !entrances.has(id) && (screens.get(id) ?? 0) > 0) groups.set(id, 'week');
     else {
       const before = entrances.get(id) ?? 0;
       const isLibrary = id.includes('node_modules') && !/[/](@radix-ui|lucide-react)[/]/.test(id);

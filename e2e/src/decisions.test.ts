@@ -5,7 +5,8 @@ import { Demo } from './demo.ts';
 import { type Hand, speech } from './hand.ts';
 
 const w = speech.en;
-const { decide, ask } = w.week;
+const { decide } = w.week;
+const { ask } = w.home;
 
 let demo: Demo;
 beforeAll(async () => {

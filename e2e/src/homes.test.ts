@@ -11,7 +11,8 @@ import { Program } from './program.ts';
 /* What each person sees first: a new garden its first steps, who leads their session, who receives what they had. */
 
 const w = speech.en;
-const { first, lead } = w.week;
+const { first } = w.home;
+const lead = { ...w.home.lead, ...w.week.lead };
 
 let demo: Demo;
 beforeAll(async () => {

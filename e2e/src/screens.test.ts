@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, it } from 'vitest';
+import { faults } from './axe.ts';
 import { Demo } from './demo.ts';
 import { speech } from './hand.ts';
 import { keysShown } from './keys.ts';
@@ -23,12 +24,33 @@ it('gives every screen a title of its own, in words, without an error, and no wi
     titles.set(screen, await page.title());
     expect(await page.evaluate(() => document.documentElement.scrollWidth), screen).toBeLessThanOrEqual(390);
     expect(await keysShown(page), screen).toEqual([]);
+    expect(await page.$(`h1 + button[aria-label="${speech.es.kit.help.button}"]`), screen).not.toBeNull();
   }
   expect(new Set(titles.values()).size, [...titles.values()].join()).toBe(screens.length);
   for (const [screen, title] of titles) expect(title, screen).toMatch(/^\S.* · Millrace Commons$/);
   expect(troubles).toEqual([]);
   await page.browserContext().close();
 }, 120_000);
+
+it('says how each screen works under its title, in both languages, without a fault that axe finds', async () => {
+  for (const language of ['en', 'es'] as const) {
+    const { page, hand, troubles } = await demo.signedIn('coordinator', { language });
+    const { kit, help } = speech[language];
+    for (const screen of ['/', '/ground', '/season', '/log']) {
+      await hand.open(screen);
+      await hand.press(kit.help.button);
+      await page.waitForSelector(`section[aria-label="${help.button}"] li`);
+      expect(await faults(page), screen).toEqual([]);
+      await hand.press(kit.help.button);
+      expect(await page.$(`section[aria-label="${help.button}"]`)).toBeNull();
+    }
+    await hand.open('/');
+    await hand.press(kit.help.term);
+    await hand.reads(help.term.thermalTime.says);
+    expect(troubles).toEqual([]);
+    await page.browserContext().close();
+  }
+});
 
 it('writes dates, times, lengths and shares as people do who count in feet', async () => {
   const { page, hand, troubles } = await demo.signedIn('coordinator');

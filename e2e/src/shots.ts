@@ -15,6 +15,8 @@ interface Shot {
   size?: Size;
   theme?: string;
   language?: string;
+  /** who looks; the coordinator where nobody is named */
+  who?: string;
   /** how long what it shows takes to be computed, milliseconds */
   wait?: number;
   /** the bed whose page it is; put for :bed in the path */
@@ -28,7 +30,10 @@ interface Shot {
 const shots: Record<string, Shot> = {
   'this-week': { path: '/' },
   'this-week-phone': { path: '/', size: 'phone', theme: 'sunlight' },
+  'this-week-es': { path: '/', language: 'es' },
+  'volunteer-phone': { path: '/', size: 'phone', who: 'volunteer' },
   ground: { path: '/ground' },
+  'map-ripe': { path: '/ground?lens=ripe&on=2026-06-20' },
   layout: { path: '/ground/layout' },
   sun: { path: '/ground/sun', theme: 'dark', wait: 3_000 },
   bed: { path: '/ground/:bed', bed: 'Bed 3' },
@@ -36,13 +41,10 @@ const shots: Record<string, Shot> = {
   season: { path: '/season' },
   propose: { path: '/season/propose' },
   'seed-box': { path: '/seeds' },
-  crops: { path: '/season/crops' },
   climate: { path: '/garden/climate' },
   crew: { path: '/crew' },
-  sessions: { path: '/sessions' },
   'session-sheet': { path: '/sessions/day', follow: 'main h2 a', wait: 1_500 },
   frost: { path: '/frost' },
-  plots: { path: '/crew/plots' },
   rota: { path: '/sessions/rota', press: 'Make a schedule', wait: 6_000 },
   'log-book': { path: '/log' },
 };
@@ -64,7 +66,7 @@ for (const [name, shot] of Object.entries(shots)) {
   const { size = 'desk', theme = 'light', language = 'en' } = shot;
   const { page, troubles } = await visit(browser, size, { theme, language });
   await page.goto(`${running.url}/sign-in`);
-  const account = demoSignIns.find(({ role }) => role === 'coordinator');
+  const account = demoSignIns.find(({ role }) => role === (shot.who ?? 'coordinator'));
   if (account) {
     await page.evaluate(
       async (body) => {

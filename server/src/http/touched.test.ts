@@ -47,6 +47,7 @@ const asked: Partial<Record<ListName, object>> = {
   wishes: { query: { year: YEAR } },
   tasks: { query: { from: '2026-01-01' } },
   hours: { query: { year: YEAR } },
+  received: { query: { year: YEAR } },
   harvestTotals: { query: { year: YEAR } },
   allotments: { params: { year: YEAR } },
   plotApplications: { params: { year: YEAR } },

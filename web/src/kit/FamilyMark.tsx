@@ -67,14 +67,8 @@ const marks: Record<Family, { hue: string; path: string }> = {
 
 export const familyHue = (family: Family): string => marks[family].hue;
 
-const paths = new Map<Family, Path2D>();
-
-/** A family's mark for a canvas; it fills a 16 × 16 square. */
-export function familyPath(family: Family): { path: Path2D; hue: string } {
-  const path = paths.get(family) ?? new Path2D(marks[family].path);
-  paths.set(family, path);
-  return { path, hue: marks[family].hue };
-}
+/** How a family's mark is drawn; it fills a 16 × 16 square. */
+export const familyLook = (family: Family): { hue: string; path: string } => marks[family];
 
 /** The drawing of a family's mark, for use inside another drawing; it fills a 16 × 16 square. */
 export function FamilyGlyph({ family, ink }: { family: Family; ink?: string }) {

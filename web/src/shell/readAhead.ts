@@ -26,7 +26,8 @@ const ofSeason = (garden: Garden, name: 'plantings' | 'harvestTotals', query?: o
 const firstReads: Record<string, (garden: Garden, role: Role) => void> = {
   '/': (garden, role) => {
     // What decisions are found in is for those who lead.
-    if (role !== 'volunteer') ask(listOf(garden.id, 'weather'), listOf(garden.id, 'people'));
+    if (role !== 'volunteer')
+      ask(listOf(garden.id, 'weather'), listOf(garden.id, 'people'), listOf(garden.id, 'putOffs'));
     if (role === 'coordinator') ask(listOf(garden.id, 'plotCare'));
     ask(
       sessionsOf(garden.id, weekDays(garden.today)),

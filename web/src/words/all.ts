@@ -18,6 +18,8 @@ import mapEn from '../ground/map/words.en.json' with { type: 'json' };
 import mapEs from '../ground/map/words.es.json' with { type: 'json' };
 import groundEn from '../ground/words.en.json' with { type: 'json' };
 import groundEs from '../ground/words.es.json' with { type: 'json' };
+import helpEn from '../kit/help/words.en.json' with { type: 'json' };
+import helpEs from '../kit/help/words.es.json' with { type: 'json' };
 import changesEn from '../log/changes.en.json' with { type: 'json' };
 import changesEs from '../log/changes.es.json' with { type: 'json' };
 import climateEn from '../place/climate/words.en.json' with { type: 'json' };
@@ -42,6 +44,8 @@ import dayEn from '../work/day/words.en.json' with { type: 'json' };
 import dayEs from '../work/day/words.es.json' with { type: 'json' };
 import rotaEn from '../work/rota/words.en.json' with { type: 'json' };
 import rotaEs from '../work/rota/words.es.json' with { type: 'json' };
+import homeEn from '../work/week/home/words.en.json' with { type: 'json' };
+import homeEs from '../work/week/home/words.es.json' with { type: 'json' };
 import weekEn from '../work/week/words.en.json' with { type: 'json' };
 import weekEs from '../work/week/words.es.json' with { type: 'json' };
 import { words as earlyEn } from './en.ts';
@@ -65,6 +69,8 @@ export const allWords = {
     ground: groundEn,
     layout: layoutEn,
     map: mapEn,
+    help: helpEn,
+    home: homeEn,
     messages: messagesEn,
     people: peopleEn,
     plan: planEn,
@@ -91,6 +97,8 @@ export const allWords = {
     ground: groundEs,
     layout: layoutEs,
     map: mapEs,
+    help: helpEs,
+    home: homeEs,
     messages: messagesEs,
     people: peopleEs,
     plan: planEs,

@@ -40,6 +40,14 @@ export const lateWords = {
     en: () => import('../ground/layout/words.en.json'),
     es: () => import('../ground/layout/words.es.json'),
   },
+  home: {
+    en: () => import('../work/week/home/words.en.json'),
+    es: () => import('../work/week/home/words.es.json'),
+  },
+  help: {
+    en: () => import('../kit/help/words.en.json'),
+    es: () => import('../kit/help/words.es.json'),
+  },
   map: {
     en: () => import('../ground/map/words.en.json'),
     es: () => import('../ground/map/words.es.json'),

@@ -22,6 +22,7 @@ const change = async (id: string, over: object) => {
     lead: _,
     signUps: __,
     waiting: ___,
+    askedIds: _____,
     state,
     why,
     movedFrom,

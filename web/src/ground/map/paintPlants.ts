@@ -1,4 +1,5 @@
-import { familyPath } from '../../kit/FamilyMark.tsx';
+import type { Family } from '@unity-acre/core/crops';
+import { familyLook } from '../../kit/FamilyMark.tsx';
 import type { GroundView } from '../plan/index.ts';
 import type { Colours } from './Colours.ts';
 import type { LensView } from './lens.ts';
@@ -94,6 +95,16 @@ function paintCircles(
   context.globalAlpha = 1;
 }
 
+const paths = new Map<Family, Path2D>();
+
+/** A family's mark as a canvas takes it. */
+function markOf(family: Family): { path: Path2D; hue: string } {
+  const { path: drawn, hue } = familyLook(family);
+  const path = paths.get(family) ?? new Path2D(drawn);
+  paths.set(family, path);
+  return { path, hue };
+}
+
 /** The mark of the family in the middle of its planting: a colour never speaks alone. */
 function paintMark(
   context: CanvasRenderingContext2D,
@@ -102,7 +113,7 @@ function paintMark(
   colours: Colours,
 ): void {
   if (Math.min(width, length) * view.scale < MARKED_PX) return;
-  const { path, hue } = familyPath(crop.family);
+  const { path, hue } = markOf(crop.family);
   const [a, , c] = ground as [{ x: number; y: number }, unknown, { x: number; y: number }];
   context.save();
   context.translate(view.x((a.x + c.x) / 2) - MARK_PX / 2, view.y((a.y + c.y) / 2) - MARK_PX / 2);

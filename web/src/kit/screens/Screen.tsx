@@ -1,8 +1,13 @@
 import { type ReactNode, useEffect, useRef } from 'react';
 import { create } from 'zustand';
+import { fetchedPart } from '../fetchedPart.tsx';
+
+/** It stands beside the title, whose line is high enough for it before it is there. */
+const HowThisWorks = fetchedPart(async () => (await import('../help/index.ts')).HowThisWorks);
 
 /** Where one is: the garden's name stands behind the title of each of its screens. */
-export const usePlaceName = create<{ name: string }>(() => ({ name: 'Unity Acre' }));
+const NOWHERE = 'Unity Acre';
+export const usePlaceName = create<{ name: string }>(() => ({ name: NOWHERE }));
 
 /** True once a screen was shown: who comes to another is led to its beginning, who comes to the first is there. */
 let wasShown = false;
@@ -21,9 +26,13 @@ export function Title({ children, className }: { children: string; className?: s
     wasShown = true;
   }, []);
   return (
-    <h1 ref={heading} tabIndex={-1} className={`outline-none ${className ?? ''}`}>
-      {children}
-    </h1>
+    <div className="flex min-h-10 flex-wrap items-center gap-x-1">
+      <h1 ref={heading} tabIndex={-1} className={`outline-none ${className ?? ''}`}>
+        {children}
+      </h1>
+      {/* In front of the door each screen explains itself. */}
+      {place !== NOWHERE && <HowThisWorks />}
+    </div>
   );
 }
 

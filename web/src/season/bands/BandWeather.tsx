@@ -1,10 +1,10 @@
-import { addDays, type Day } from '@unity-acre/core/calendar';
+import { addDays, type Day, weekday } from '@unity-acre/core/calendar';
 import { earlierQuantile, freezeRisk, laterQuantile } from '@unity-acre/core/place';
 import { memo, useMemo } from 'react';
 import { monthsBetween, useAlmanac } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { STEADY_C } from '../warmNights.ts';
-import { DAYS, HEAD, NAME_PX, WIDTH } from './bandScale.ts';
+import { DAYS, HEAD, NAME_PX, useBandScale } from './bandScale.ts';
 
 interface Axis {
   first: Day;
@@ -23,8 +23,20 @@ function useFrost(first: Day) {
   );
 }
 
+/** A day so wide has room for its name; one so wide for the number of each week's first. */
+const DAY_NAMED_PX = 30;
+const WEEK_NAMED_PX = 8;
+
+/** The days that are named: each one, the Mondays, or none, by the room there is. */
+function daysNamed(first: Day, dayPx: number): Day[] {
+  if (dayPx < WEEK_NAMED_PX) return [];
+  const all = Array.from({ length: DAYS }, (_, n) => addDays(first, n));
+  return dayPx > DAY_NAMED_PX ? all : all.filter((day) => weekday(day) === 1);
+}
+
 /** The months, the chance of frost and the warm nights, above the bands. */
 export const Head = memo(function Head({ first, at, year }: Axis & { year: number }) {
+  const { width, dayPx } = useBandScale();
   const almanac = useAlmanac();
   const dates = useDates();
   const frost = useFrost(first);
@@ -38,7 +50,7 @@ export const Head = memo(function Head({ first, at, year }: Axis & { year: numbe
   return (
     <div className="sticky top-0 z-20 flex border-line-strong border-b bg-paper" style={{ height: HEAD }}>
       <div className="sticky left-0 z-10 bg-paper" style={{ width: NAME_PX }} />
-      <svg width={WIDTH} height={HEAD} aria-hidden>
+      <svg width={width} height={HEAD} aria-hidden>
         {frost.map(({ n, risk }) => (
           <rect
             key={n}
@@ -63,6 +75,11 @@ export const Head = memo(function Head({ first, at, year }: Axis & { year: numbe
             {dates.month(month)}
           </text>
         ))}
+        {daysNamed(first, dayPx).map((day) => (
+          <text key={day} x={at(day) + 3} y={HEAD - 6} className="fill-ink-soft text-[12px]">
+            {dayPx > DAY_NAMED_PX ? dates.weekday(day) : ''} {Number(day.slice(8))}
+          </text>
+        ))}
       </svg>
     </div>
   );
@@ -70,11 +87,12 @@ export const Head = memo(function Head({ first, at, year }: Axis & { year: numbe
 
 /** The chance of frost and the months, behind the bands. */
 export const Weather = memo(function Weather({ first, at, height }: Axis & { height: number }) {
+  const { width, dayPx } = useBandScale();
   const frost = useFrost(first);
   const four = at(addDays(first, 4));
   return (
     <svg
-      width={WIDTH}
+      width={width}
       height={height}
       className="absolute top-0"
       style={{ left: NAME_PX }}
@@ -95,7 +113,10 @@ export const Weather = memo(function Weather({ first, at, height }: Axis & { hei
           />
         ))}
       {monthsBetween(first, addDays(first, DAYS)).map((month) => (
-        <line key={month} x1={at(month)} x2={at(month)} y1={0} y2="100%" className="stroke-line" />
+        <line key={month} x1={at(month)} x2={at(month)} y1={0} y2="100%" className="stroke-line-strong" />
+      ))}
+      {daysNamed(first, dayPx).map((day) => (
+        <line key={day} x1={at(day)} x2={at(day)} y1={0} y2="100%" className="stroke-line" />
       ))}
     </svg>
   );

@@ -1,12 +1,23 @@
 import type { Bed } from '@unity-acre/contract/ground';
 import type { Planting } from '@unity-acre/contract/season';
 import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
-import { useCallback, useEffect, useMemo, useRef } from 'react';
+import { type RefObject, useCallback, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useHere } from '../../garden/index.ts';
 import { Head, Weather } from './BandWeather.tsx';
-import { DAY_PX, DAYS, HEAD, LANE, NAME_PX, PAD, USED, WIDTH } from './bandScale.ts';
+import {
+  BandScaleProvider,
+  bandScale,
+  DAYS,
+  HEAD,
+  LANE,
+  NAME_PX,
+  PAD,
+  USED,
+  useBandScale,
+  type Zoom,
+} from './bandScale.ts';
 import { useBandsInSight } from './bandsInSight.ts';
 import { mover, useHand } from './hand.ts';
 import { Ghost, SpanBar } from './SpanBar.tsx';
@@ -19,6 +30,7 @@ interface Props extends Taking {
   plantings: Planting[];
   year: number;
   selected: string | null;
+  zoom: Zoom;
 }
 
 interface Band {
@@ -46,17 +58,41 @@ function bandsOf(beds: readonly Bed[], plantings: readonly Planting[]): Band[] {
   });
 }
 
+/** The day at which the bands of a year begin. */
+export const bandsFrom = (latitude: number, year: number): Day =>
+  latitude >= 0 ? `${year}-02-01` : `${year}-08-01`;
+
 /** One band per bed along the year, with the chance of frost behind. Plantings are moved by hand and by keyboard. */
-export function Bands({ beds, plantings, year, selected, ...taking }: Props) {
+export function Bands(props: Props) {
+  const scale = useMemo(() => bandScale(props.zoom), [props.zoom]);
+  return (
+    <BandScaleProvider value={scale}>
+      <Scrolled key={props.zoom} {...props} />
+    </BandScaleProvider>
+  );
+}
+
+/** Opens at today: the left third is what lies behind it. */
+function useOpenAt(scroller: RefObject<HTMLDivElement | null>, left: number | null) {
+  useLayoutEffect(() => {
+    const region = scroller.current;
+    if (region && left !== null) region.scrollLeft = left - (region.clientWidth - NAME_PX) / 3;
+  }, [scroller, left]);
+}
+
+function Scrolled({ beds, plantings, year, selected, zoom: _, ...taking }: Props) {
+  const { dayPx, width } = useBandScale();
   const { t } = useTranslation('season');
   const { garden } = useHere();
   const scroller = useRef<HTMLDivElement>(null);
-  const first = garden.latitude >= 0 ? `${year}-02-01` : `${year}-08-01`;
+  const first = bandsFrom(garden.latitude, year);
   const bands = useMemo(() => bandsOf(beds, plantings), [beds, plantings]);
   const at = useCallback(
-    (day: Day) => Math.max(0, Math.min(WIDTH, daysBetween(first, day) * DAY_PX)),
-    [first],
+    (day: Day) => Math.max(0, Math.min(width, daysBetween(first, day) * dayPx)),
+    [first, dayPx, width],
   );
+  const isShown = garden.today >= first && garden.today <= addDays(first, DAYS);
+  useOpenAt(scroller, isShown ? at(garden.today) : null);
   const inSight = useBandsInSight(scroller, bands);
   const total = bands.reduce((sum, { height }) => sum + height, 0);
   const hold = useHand((hand) => hand.hold);
@@ -66,7 +102,7 @@ export function Bands({ beds, plantings, year, selected, ...taking }: Props) {
     const y = clientY - box.top + scroller.current!.scrollTop - HEAD;
     return bands.find(({ top, height }) => top <= y && y < top + height)?.bed ?? null;
   };
-  const onTake = useDrag(beds, bedAt, taking);
+  const onTake = useDrag(beds, bedAt, dayPx, taking);
   const onKey = useArrowKeys(beds, taking);
   return (
     <section
@@ -78,7 +114,7 @@ export function Bands({ beds, plantings, year, selected, ...taking }: Props) {
       tabIndex={0}
       className="max-h-[72vh] overflow-auto border border-line-strong bg-paper print:max-h-none print:overflow-visible print:border-0 print:[zoom:0.54]"
     >
-      <div style={{ width: NAME_PX + WIDTH }} className="relative">
+      <div style={{ width: NAME_PX + width }} className="relative">
         <Head first={first} at={at} year={year} />
         <div className="relative" style={{ height: total }}>
           <Weather first={first} at={at} height={total} />
@@ -90,7 +126,7 @@ export function Bands({ beds, plantings, year, selected, ...taking }: Props) {
               onPress={taking.onSelect}
             />
           ))}
-          {garden.today >= first && garden.today <= addDays(first, DAYS) && (
+          {isShown && (
             <div
               className="pointer-events-none absolute inset-y-0 border-beet border-l-2 border-dashed"
               style={{ left: NAME_PX + at(garden.today) }}
@@ -116,6 +152,7 @@ interface RowProps {
 /** A bed's band: its name at the side, its plantings, and how much of its ground they take. */
 function BandRow({ band, first, at, selected, onTake, onKey, onPress }: RowProps) {
   const { bed, spans, top, height, plantings } = band;
+  const { width } = useBandScale();
   const press = useCallback((planting: Planting) => onPress(planting.id), [onPress]);
   return (
     <div
@@ -129,7 +166,7 @@ function BandRow({ band, first, at, selected, onTake, onKey, onPress }: RowProps
       >
         {bed.name}
       </Link>
-      <div className="relative" style={{ width: WIDTH }}>
+      <div className="relative" style={{ width }}>
         {spans.map((span) => (
           <SpanBar
             key={span.planting.id}

@@ -16,6 +16,7 @@ import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { Field } from '../../kit/forms/index.ts';
+import { Term } from '../../kit/help/index.ts';
 import { OutsideNote } from '../explain/index.ts';
 import { movedBy } from './bandMove.ts';
 import { fixedBy, inputOf, type Moving } from './hand.ts';
@@ -202,7 +203,7 @@ function MakeSeries({
     );
   };
   return (
-    <span className="flex items-center gap-1">
+    <span className="flex flex-wrap items-center gap-1">
       <Button onClick={make}>{t('series')}</Button>
       <Select
         className="w-44"
@@ -214,6 +215,7 @@ function MakeSeries({
           label: t('everyDays', { count: days }),
         }))}
       />
+      <Term name="succession" />
     </span>
   );
 }

@@ -18,10 +18,12 @@ import { PlacePaths } from '../../garden/paths/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare, Loaded, Screen, useNotices } from '../../kit/screens/index.ts';
+import { useMedia } from '../../kit/useMedia.ts';
 import { STEADY_C } from '../warmNights.ts';
-import { Bands } from './Bands.tsx';
 import { fixedBy, inputOf, type Moving } from './hand.ts';
+import { NextYearNote } from './NextYearNote.tsx';
 import { SeasonFilters, useFiltered, useSeasonAddress } from './SeasonFilters.tsx';
+import { OnPhone, ZoomBar, ZoomedBands } from './SeasonZoom.tsx';
 
 /** What does not go together is looked for on the server: the bands do not wait for what shows it. */
 const Findings = fetchedPart(async () => (await import('../judge/index.ts')).Findings);
@@ -70,6 +72,7 @@ export default function Season() {
                 </Bare>
               ) : (
                 <>
+                  {year === thisYear && <NextYearNote />}
                   {list.length === 0 && (
                     <Bare title={t('noPlantings', { year })}>{t('noPlantingsHint')}</Bare>
                   )}
@@ -123,12 +126,15 @@ function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planti
       ifMatch: planting.version,
     });
   };
+  const isWide = useMedia('(min-width: 48rem)');
+  const Shown = isWide ? ZoomedBands : OnPhone;
   const shown = useFiltered(beds, plantings, year, only);
   const chosen = plantings.find(({ id }) => id === selected);
   return (
     <>
       <SeasonFilters beds={beds} plantings={plantings} year={year} />
       <SeasonKey />
+      {isWide && <ZoomBar />}
       {chosen && (
         <ChosenPlanting
           key={chosen.id}
@@ -142,7 +148,7 @@ function WholeSeason({ beds, plantings, year }: { beds: Bed[]; plantings: Planti
       {shown.beds.length === 0 ? (
         <Bare title={t('plan:only.nothing')} />
       ) : (
-        <Bands
+        <Shown
           beds={shown.beds}
           plantings={shown.plantings}
           year={year}

@@ -30,7 +30,7 @@ export function SpanBar({ span, at, isSelected, onTake, onKey, onPress }: Props)
   const from = at(indoors ?? inGround);
   const width = Math.max(14, at(lastPick) - from);
   const label = t('span', {
-    crop: names.crop(planting.cropId),
+    crop: `${names.crop(planting.cropId)}, ${names.variety(planting.cropId, planting.varietyId)}`,
     out: dates.bare(inGround),
     pick: dates.bare(firstPick),
     last: dates.bare(lastPick),
@@ -45,7 +45,7 @@ export function SpanBar({ span, at, isSelected, onTake, onKey, onPress }: Props)
       onKeyDown={(event) => onKey(planting, event)}
       // A press that no pointer made: by voice, by a switch, or by a screen reader.
       onClick={(event) => event.detail === 0 && onPress(planting)}
-      className={`absolute block touch-none overflow-hidden rounded-xs border text-left hover:z-10 hover:border-2 hover:border-ink ${isSelected ? 'z-10 border-2 border-beet' : 'border-ink/60'}`}
+      className={`absolute block touch-none overflow-clip rounded-xs border text-left hover:z-10 hover:border-2 hover:border-ink ${isSelected ? 'z-10 border-2 border-beet' : 'border-ink/60'}`}
       style={{ left: from, width, top: PAD + lane * LANE, height: LANE - 4 }}
     >
       <Parts span={span} at={at} from={from} />
@@ -68,7 +68,11 @@ function Parts({ span, at, from }: { span: Span; at(day: Day): number; from: num
       {indoors && part(indoors, inGround, 'bg-straw')}
       {part(inGround, firstPick, 'bg-leaf-soft')}
       {part(firstPick, lastPick, 'bg-leaf-mid')}
-      <span className="pointer-events-none absolute inset-y-0 left-1 flex items-center gap-1 whitespace-nowrap text-[13px] text-ink">
+      {/* It stays in sight while its bar goes on to the left. */}
+      <span
+        className="pointer-events-none sticky inline-flex h-full items-center gap-1 whitespace-nowrap pl-1 text-[13px] text-ink"
+        style={{ left: NAME_PX }}
+      >
         {crop && (
           <svg
             viewBox="0 0 16 16"
@@ -80,7 +84,7 @@ function Parts({ span, at, from }: { span: Span; at(day: Day): number; from: num
             <FamilyGlyph family={crop.family} />
           </svg>
         )}
-        {names.crop(planting.cropId)}
+        {names.crop(planting.cropId)}, {names.variety(planting.cropId, planting.varietyId)}
         {planting.pinned && <Pin aria-hidden size={13} />}
       </span>
     </>

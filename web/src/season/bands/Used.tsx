@@ -4,7 +4,7 @@ import type { Day } from '@unity-acre/core/calendar';
 import { groundArea } from '@unity-acre/core/ground';
 import { areaByDay, inGroundSpan } from '@unity-acre/core/season';
 import { memo } from 'react';
-import { DAY_PX, DAYS, USED } from './bandScale.ts';
+import { DAYS, USED, useBandScale } from './bandScale.ts';
 
 interface UsedProps {
   bed: Bed;
@@ -15,6 +15,7 @@ interface UsedProps {
 
 /** How much of the bed is taken, day by day: full ground as a full line, more than there is in beet. */
 export const Used = memo(function Used({ bed, plantings, first, top }: UsedProps) {
+  const { dayPx } = useBandScale();
   const taken = plantings.map(({ id, width, length, betweenId, steps }) => ({
     ...{ id, width, length, betweenId },
     ...inGroundSpan(steps, first),
@@ -28,7 +29,7 @@ export const Used = memo(function Used({ bed, plantings, first, top }: UsedProps
   }
   return (
     <svg
-      width={used.length * DAY_PX}
+      width={used.length * dayPx}
       height={USED - 2}
       className="absolute left-0"
       style={{ top }}
@@ -39,8 +40,8 @@ export const Used = memo(function Used({ bed, plantings, first, top }: UsedProps
         .map(({ from, to, share }) => (
           <rect
             key={from}
-            x={from * DAY_PX}
-            width={(to - from) * DAY_PX}
+            x={from * dayPx}
+            width={(to - from) * dayPx}
             y={(USED - 2) * (1 - Math.min(1, share))}
             height={(USED - 2) * Math.min(1, share)}
             className={share > 1.001 ? 'fill-beet' : 'fill-line-strong'}

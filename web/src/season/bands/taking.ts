@@ -4,7 +4,7 @@ import { addDays, type Day, daysBetween } from '@unity-acre/core/calendar';
 import { type KeyboardEvent, type PointerEvent, useRef } from 'react';
 import { useCatalogue } from '../../crops/catalogue.ts';
 import { useCoordinates, useHere } from '../../garden/index.ts';
-import { DAY_PX, LANE } from './bandScale.ts';
+import { LANE } from './bandScale.ts';
 import { fixedBy, type Moving, mover, useHand } from './hand.ts';
 
 /** A press that moves less than this is no drag, pixels. */
@@ -25,11 +25,12 @@ const startDay = (planting: Planting): Day =>
 
 /**
  * Moves a planting by hand: along the year by days, and to the bed under the pointer.
- * @param bedAt the bed whose band is at a height of the window
+ * @param bedAt the bed whose band is at a height of the window  @param dayPx pixels of a day
  */
 export function useDrag(
   beds: readonly Bed[],
   bedAt: (clientY: number) => Bed | null,
+  dayPx: number,
   { onSelect, onMove, onFixed }: Taking,
 ): (planting: Planting, event: PointerEvent<HTMLElement>) => void {
   const { garden } = useHere();
@@ -38,7 +39,7 @@ export function useDrag(
   const hold = useHand((hand) => hand.hold);
   /** Where a planting comes to that is dragged so far. */
   const follow = (planting: Planting, dx: number, to: Bed) => {
-    const days = Math.round(dx / DAY_PX);
+    const days = Math.round(dx / dayPx);
     const known = useHand.getState().moving;
     const isSame = known?.bedId === to.id && known.startOn === addDays(startDay(planting), days);
     if (!isSame && mover.movedBy) hold(mover.movedBy(planting, days, to, garden, catalogue));

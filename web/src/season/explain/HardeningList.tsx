@@ -3,6 +3,7 @@ import { useTranslation } from 'react-i18next';
 import { useHere, useList, useMeasure } from '../../garden/index.ts';
 import { Disclosure } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
+import { Term } from '../../kit/help/index.ts';
 
 /** Hardening off day by day by the garden's school; cold days of the forecast pause it. */
 export function HardeningList({ steps }: { steps: Milestone[] }) {
@@ -17,6 +18,7 @@ export function HardeningList({ steps }: { steps: Milestone[] }) {
   const bad = badForHardening(weather.data?.forecast ?? []);
   return (
     <Disclosure className="my-2" summary={t('harden.title')}>
+      <Term name="hardeningOff" isNamed />
       <ol className="text-sm">
         {hardeningPlan(garden.rules, begin.on, bad).map((day) => (
           <li

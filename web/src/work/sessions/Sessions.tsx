@@ -7,10 +7,13 @@ import { useHere, useLeads, useLive } from '../../garden/index.ts';
 import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { LinkGroup } from '../../kit/LinkGroup.tsx';
 import { Bare, Loaded, Screen } from '../../kit/screens/index.ts';
+import { useMedia } from '../../kit/useMedia.ts';
 import { useTasks } from '../taskLists.ts';
 import { CalendarAddress } from './CalendarAddress.tsx';
 import { SessionRow } from './SessionRow.tsx';
+import { SessionsCalendar } from './SessionsCalendar.tsx';
 import { listedDays, useSessions } from './sessionLists.ts';
 
 // Fetched when they are first shown: the screen beneath does not wait for all that a form is made with.
@@ -32,6 +35,9 @@ export default function Sessions() {
   const open = (id: string) => setSearch({ session: id });
   const [moved, setMoved] = useState<Session | null>(null);
   useLive();
+  const isWide = useMedia('(min-width: 48rem)');
+  const view = useView(isWide);
+  const viewBar = isWide && <ViewBar view={view} />;
   const close = () => setSearch({}, { replace: true });
   return (
     <Screen
@@ -50,8 +56,17 @@ export default function Sessions() {
         {(list) => {
           const coming = list.filter((session) => session.on >= garden.today);
           const past = list.filter((session) => session.on < garden.today).reverse();
+          if (view !== 'list')
+            return (
+              <>
+                {viewBar}
+                <SessionsCalendar span={view} sessions={list} tasks={tasks.data ?? []} />
+                <CalendarAddress />
+              </>
+            );
           return (
             <>
+              {viewBar}
               <section className="furrow">
                 <h2>{t('toCome')}</h2>
                 {coming.length === 0 && (
@@ -96,6 +111,29 @@ export default function Sessions() {
         />
       )}
     </Screen>
+  );
+}
+
+const views = ['list', 'month', 'week'] as const;
+type View = (typeof views)[number];
+
+/** How sessions are looked at, from the address; a calendar has no room on a phone. */
+function useView(isWide: boolean): View {
+  const asked = useSearchParams()[0].get('view');
+  return (isWide && views.find((view) => view === asked)) || 'list';
+}
+
+function ViewBar({ view }: { view: View }) {
+  const { t } = useTranslation('work');
+  return (
+    <LinkGroup
+      label={t('calendar.view')}
+      links={views.map((name) => ({
+        to: `?view=${name}`,
+        label: t(`calendar.${name}`),
+        isCurrent: name === view,
+      }))}
+    />
   );
 }
 

@@ -1,14 +1,25 @@
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useHere, useLive } from '../../garden/index.ts';
+import { fetchedPart } from '../../kit/fetchedPart.tsx';
 import { Bare } from '../../kit/screens/index.ts';
 import { useMedia } from '../../kit/useMedia.ts';
+import { speakOf } from '../../words/index.ts';
 import { DayByDay, WeekBoard } from './board/WeekBoard.tsx';
 import { Decisions } from './decisions/Decisions.tsx';
 import type { About } from './decisions/useDecisionWords.ts';
 import { useGardenNow } from './decisions/useGardenNow.ts';
-import { FirstSteps } from './home/FirstSteps.tsx';
-import { TodaySession } from './home/TodaySession.tsx';
+import { usePutOff } from './decisions/usePutOff.ts';
 import { WeatherNote } from './WeatherNote.tsx';
+
+/** Of a new garden, and of who leads a session today: fetched where they are shown. */
+const FirstSteps = fetchedPart(async () => {
+  const [{ FirstSteps: steps }] = await Promise.all([import('./home/FirstSteps.tsx'), speakOf('home')]);
+  return steps;
+});
+const TodaySession = fetchedPart(async () => {
+  const [{ TodaySession: today }] = await Promise.all([import('./home/TodaySession.tsx'), speakOf('home')]);
+  return today;
+});
 
 /** From this width there is room for the days side by side. */
 const WIDE = '(min-width: 48rem)';
@@ -23,11 +34,14 @@ export function LeaderWeek({ from, ...all }: About & { from: string }) {
   const { t } = useTranslation('week');
   const isWide = useMedia(WIDE);
   const Board = isWide ? WeekBoard : DayByDay;
-  if (!now) return <div className="min-h-[60rem]" />;
+  const { isKnown } = usePutOff(() => '');
+  if (!now || !isKnown) return <div className="min-h-[60rem]" />;
+  // What has plans and sessions has begun.
+  const isYoung = coordinates && (all.plantings.length === 0 || all.sessions.length === 0);
   const running = about.sessions.filter(({ on, state }) => on === garden.today && state === 'called');
   return (
     <>
-      <FirstSteps plantings={all.plantings.length} sessions={all.sessions.length} />
+      {isYoung && <FirstSteps plantings={all.plantings.length} sessions={all.sessions.length} />}
       {!coordinates && running.map((session) => <TodaySession key={session.id} session={session} />)}
       {!coordinates && about.sessions.length === 0 && (
         <Bare title={t('lead.none')}>{t('lead.noneHint')}</Bare>

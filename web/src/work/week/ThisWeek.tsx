@@ -7,6 +7,7 @@ import { Link } from 'react-router';
 import { datesAlone, useAlmanac, useBothSeasons, useHere, useLeads, useMeasure } from '../../garden/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { fetchedPart } from '../../kit/fetchedPart.tsx';
+import { Term } from '../../kit/help/index.ts';
 import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
 import { speakOf } from '../../words/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
@@ -69,7 +70,11 @@ function YearSoFar() {
         hours: number(dayLengthHours(garden.today, garden.latitude, garden.longitude), 1),
       })}{' '}
       {risk >= 0.01 ? t('frostToCome', { percent: number(risk * 100, 0) }) : t('frostPast')}{' '}
-      {ahead && t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })}
+      {ahead && (
+        <>
+          {t(aheadKey(ahead.days), { count: Math.abs(ahead.days) })} <Term name="thermalTime" />
+        </>
+      )}
     </p>
   );
 }

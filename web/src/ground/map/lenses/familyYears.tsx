@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useHere, useList } from '../../../garden/index.ts';
 import { Select } from '../../../kit/controls/index.ts';
+import { Term } from '../../../kit/help/index.ts';
 import type { Lens } from '../lens.ts';
 import { LegendRow, legendList } from './LegendRow.tsx';
 
@@ -60,6 +61,9 @@ export const familyYears: Lens = {
       },
       legend: (
         <div className="flex flex-col gap-2">
+          <p className="text-sm">
+            {t('map:familyYears.hint')} <Term name="rotation" />
+          </p>
           {family && (
             <Select
               aria-label={t('map:familyYears.family')}

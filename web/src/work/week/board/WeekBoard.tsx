@@ -2,10 +2,11 @@ import { addDays, weekday } from '@unity-acre/core/calendar';
 import { ChevronLeft, ChevronRight } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useSearchParams } from 'react-router';
+import { useSearchParams } from 'react-router';
 import { useHere } from '../../../garden/index.ts';
 import { Button } from '../../../kit/controls/index.ts';
 import { useDates } from '../../../kit/dates.ts';
+import { LinkGroup } from '../../../kit/LinkGroup.tsx';
 import { WEEK_DAYS } from '../weekDays.ts';
 import type { DragLayer as DragLayerThere } from './DragLayer.tsx';
 import { lanes } from './lanes/index.ts';
@@ -44,20 +45,16 @@ export function WeekBoard({ from, ...facts }: Props) {
   const scale = boardScale(from, span);
   return (
     <section aria-label={t('week:board.title')} className="min-w-0">
-      <nav aria-label={t('week:board.span')} className="mb-1 flex justify-end print:hidden">
-        {spans.map((days) => (
-          <Link
-            key={days}
-            to={`?days=${days}`}
-            replace
-            preventScrollReset
-            aria-current={days === span ? 'true' : undefined}
-            className="inline-flex min-h-target items-center border border-line-strong bg-paper px-3 first:rounded-l-sm last:rounded-r-sm last:border-l-0 hover:bg-straw-soft aria-[current]:bg-ink aria-[current]:font-semibold aria-[current]:text-paper"
-          >
-            {t('week:board.days', { days })}
-          </Link>
-        ))}
-      </nav>
+      <div className="mb-1 flex justify-end">
+        <LinkGroup
+          label={t('week:board.span')}
+          links={spans.map((days) => ({
+            to: `?days=${days}`,
+            label: t('week:board.days', { days }),
+            isCurrent: days === span,
+          }))}
+        />
+      </div>
       <WithDragging {...facts}>
         <Lanes {...facts} scale={scale} />
       </WithDragging>

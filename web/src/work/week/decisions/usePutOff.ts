@@ -18,6 +18,8 @@ export function usePutOff(say: () => string, untilYear: number | null = null) {
   const until = untilYear === null ? weekEnds(garden.today) : `${untilYear}-12-31`;
   const away = useMemo(() => new Set(kept?.map(({ matter }) => matter)), [kept]);
   return {
+    /** false until it is known what was put off */
+    isKnown: kept !== undefined,
     isAway: (id: string) => away.has(id),
     put: (matter: string) => save.mutate({ body: { id: newId(), matter, until } }),
     isPending: save.isPending,

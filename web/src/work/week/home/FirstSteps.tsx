@@ -9,7 +9,7 @@ import { type Begun, firstSteps } from './firstSteps.ts';
 
 /** What a new garden does first: what is done is ticked, the next leads on, and all of it can be put away for good. */
 export function FirstSteps({ plantings, sessions }: Pick<Begun, 'plantings' | 'sessions'>) {
-  const { t } = useTranslation('week');
+  const { t } = useTranslation('home');
   const { garden } = useHere();
   const coordinates = useCoordinates();
   const beds = useList('beds', coordinates).data;

@@ -4,14 +4,13 @@ import { crewNeed } from '@unity-acre/core/work';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useDates } from '../../../../kit/dates.ts';
+import { Seats } from '../../../../kit/Seats.tsx';
 import { useDragging } from '../dragging.ts';
 import type { LaneProps } from './laneProps.ts';
 
 /** Height of a session, and of the gap under it, px. */
 const BLOCK = 84;
 const GAP = 6;
-/** Seats are drawn one by one up to so many. */
-const MOST_SEATS = 15;
 
 /** A block for each session on its day, filled by who comes against who is needed, and by its work against the time there is. */
 export function SessionsLane({ scale, sessions, tasks }: LaneProps) {
@@ -66,7 +65,6 @@ function SessionBlock({
   // What is held over it counts already.
   const filled = over ? { ...session, taskIds: [...session.taskIds, over.id] } : session;
   const { coming, minutes, needed } = crewNeed(filled, tasks);
-  const heads = Math.max(coming, needed);
   const there = coming * (minuteOf(session.to) - minuteOf(session.from));
   const isShort = needed > coming;
   return (
@@ -82,17 +80,7 @@ function SessionBlock({
       <span className="sr-only">
         {t('week:board.crew', { coming, needed })} {t('week:board.filled', { minutes, there })}
       </span>
-      <span aria-hidden className="flex flex-wrap gap-[2px] text-xs">
-        {heads > MOST_SEATS || isNarrow
-          ? `${coming} / ${needed}`
-          : Array.from({ length: heads }, (_, seat) => (
-              <span
-                // biome-ignore lint/suspicious/noArrayIndexKey: seats have nothing of their own but their place
-                key={seat}
-                className={`size-[9px] rounded-full border ${seat < coming ? 'border-ink bg-ink' : 'border-beet'}`}
-              />
-            ))}
-      </span>
+      <Seats coming={coming} needed={needed} isNarrow={isNarrow} />
       <span aria-hidden className="mt-auto h-[6px] bg-line">
         <span
           className={`block h-full ${minutes > there ? 'bg-beet' : 'bg-leaf'}`}

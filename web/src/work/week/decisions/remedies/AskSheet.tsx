@@ -43,19 +43,19 @@ export function AskSheet({
   personIds: readonly string[];
   onClose(): void;
 }) {
-  const { t } = useTranslation(['week', 'kit']);
+  const { t } = useTranslation(['home', 'kit']);
   const people = useList('people').data ?? [];
   const [left, setLeft] = useState<ReadonlySet<string>>(new Set());
   const drafts = useDrafts(session.id, personIds);
   const asked = personIds.filter((id) => !left.has(id));
-  const send = useWrite('askForHelp', ({ data }) => t('week:ask.sent', { count: data.length }));
+  const send = useWrite('askForHelp', ({ data }) => t('home:ask.sent', { count: data.length }));
   const toggle = (id: string, isAsked: boolean) =>
     setLeft((now) => new Set(isAsked ? [...now].filter((one) => one !== id) : [...now, id]));
   const letters = Array.isArray(drafts) ? drafts : [];
   return (
-    <Sheet open title={t('week:ask.title', { session: session.title })} onClose={onClose}>
+    <Sheet open title={t('home:ask.title', { session: session.title })} onClose={onClose}>
       <fieldset className="flex flex-col">
-        <legend className="font-semibold">{t('week:ask.who')}</legend>
+        <legend className="font-semibold">{t('home:ask.who')}</legend>
         {personIds.map((id) => {
           const letter = letters.find(({ personId }) => personId === id);
           return (
@@ -65,7 +65,7 @@ export function AskSheet({
                 <>
                   {people.find((person) => person.id === id)?.name ?? letter?.to}{' '}
                   <span className="text-ink-soft text-sm">
-                    {letter && t(`week:ask.channel.${letter.channel}`)}
+                    {letter && t(`home:ask.channel.${letter.channel}`)}
                   </span>
                 </>
               }
@@ -76,7 +76,7 @@ export function AskSheet({
         })}
       </fieldset>
       <section>
-        <h3>{t('week:ask.letter')}</h3>
+        <h3>{t('home:ask.letter')}</h3>
         {drafts === null && <p aria-busy>{t('kit:loading')}</p>}
         {typeof drafts === 'string' && <p className="text-beet">{drafts}</p>}
         {differing(letters).map(({ language, channel, subject, body }) => (
@@ -101,7 +101,7 @@ export function AskSheet({
             )
           }
         >
-          {t('week:ask.send', { count: asked.length })}
+          {t('home:ask.send', { count: asked.length })}
         </Button>
         <Button onClick={onClose}>{t('kit:cancel')}</Button>
       </div>

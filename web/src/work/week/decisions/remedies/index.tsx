@@ -3,9 +3,16 @@ import type { ComponentType } from 'react';
 import { useTranslation } from 'react-i18next';
 import { useCoordinates, useList } from '../../../../garden/index.ts';
 import { ButtonLink } from '../../../../kit/controls/index.ts';
-import { HoldOrCover, IntoWindow, SowAgain } from './ofPlantings.tsx';
+import { fetchedPart } from '../../../../kit/fetchedPart.tsx';
 import { AskThem, LeadIt, PutAllInto } from './ofSessions.tsx';
 import type { RemedyProps } from './remedyProps.ts';
+
+const place = <span className="min-h-target" />;
+/** Fetched where there is such a matter: the first screen does not wait for what changes a plan. */
+const ofPlantings = () => import('./ofPlantings.tsx');
+const SowAgain = fetchedPart(async () => (await ofPlantings()).SowAgain, place);
+const HoldOrCover = fetchedPart(async () => (await ofPlantings()).HoldOrCover, place);
+const IntoWindow = fetchedPart(async () => (await ofPlantings()).IntoWindow, place);
 
 /** What is offered for a kind of decision: done at a press, or worked out on a screen of its own. */
 type Row = ({ Press: ComponentType<RemedyProps> } | { to(decision: Decision): string }) & {

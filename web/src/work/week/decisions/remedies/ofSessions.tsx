@@ -4,10 +4,14 @@ import { useHere } from '../../../../garden/index.ts';
 import { Button, ButtonLink } from '../../../../kit/controls/index.ts';
 import { useDates } from '../../../../kit/dates.ts';
 import { fetchedPart } from '../../../../kit/fetchedPart.tsx';
+import { speakOf } from '../../../../words/index.ts';
 import { useChangeSession } from '../../../sessions/index.ts';
 import type { RemedyProps } from './remedyProps.ts';
 
-const AskSheet = fetchedPart(async () => (await import('./AskSheet.tsx')).AskSheet);
+const AskSheet = fetchedPart(async () => {
+  const [{ AskSheet: sheet }] = await Promise.all([import('./AskSheet.tsx'), speakOf('home')]);
+  return sheet;
+});
 
 /** Who presses it leads the session. */
 export function LeadIt({ decision, about }: RemedyProps) {

@@ -1,0 +1,2 @@
+export { HowThisWorks } from './HowThisWorks.tsx';
+export { Term } from './Term.tsx';
