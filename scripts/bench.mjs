@@ -2,5 +2,5 @@
 import { installPackages, must } from './setUp.mjs';
 
 installPackages();
-const benches = ['harvestList', 'largeGarden', 'seasonDates', 'placement', 'bands', 'map', 'rota'];
+const benches = ['harvestList', 'largeGarden', 'seasonDates', 'placement', 'bands', 'map', 'board', 'rota'];
 for (const bench of benches) must('npx', ['tsx', `bench/src/${bench}.ts`, ...process.argv.slice(2)]);

@@ -72,6 +72,31 @@ it('says that there is no page at an address, and not that one broke', async () 
   await page.browserContext().close();
 });
 
+it('says of each kind of thing that it is not there, why that may be, and leads on', async () => {
+  const { page, hand, troubles } = await signedIn();
+  const beds = await (async () => {
+    await hand.open('/ground');
+    return hand.list<{ id: string }[]>('beds');
+  })();
+  const nobody = '01890a5d-ac96-774b-bcce-b302099a8057';
+  const gone: [string, string, string][] = [
+    [`/ground/${nobody}`, w.ground.noSuchBed, '/ground'],
+    [`/ground/${nobody}/plan`, w.ground.noSuchBed, '/ground'],
+    [`/ground/${beds[0]!.id}/plan/${nobody}`, w.season.noSuchPlanting, `/ground/${beds[0]!.id}`],
+    [`/sessions/${nobody}`, w.day.notFound, '/sessions'],
+    ['/season/crops/moonflower-of-mars', w.crops.noSuchCrop, '/season/crops'],
+  ];
+  for (const [path, title, way] of gone) {
+    await hand.open(path);
+    await page.waitForFunction((text) => document.querySelector('h1')?.textContent === text, {}, title);
+    expect(await page.$(`main a[href="${way}"]`), path).not.toBeNull();
+    expect(await page.title()).toContain(title);
+    expect(await faults(page), path).toEqual([]);
+  }
+  expect(troubles).toEqual([]);
+  await page.browserContext().close();
+});
+
 it('says on a card how a task is done and what to mind', async () => {
   const { page, hand, troubles } = await signedIn();
   await hand.open('/');

@@ -134,6 +134,10 @@ it('seed that is not up is sown again in the next session, else tomorrow, and no
   expect(with_('2026-05-22').sessionId).toBeUndefined();
   expect(with_(TODAY).days).not.toHaveProperty('again');
   expect(with_('2026-06-10', [])).toMatchObject({ days: { again: '2026-05-21' } });
+  // On its last good day it still can be; what is after the days looked at is nobody's next session.
+  expect(with_('2026-05-21', [])).toMatchObject({ days: { again: '2026-05-21' } });
+  const late = [session({ id: 'june', on: '2026-06-03' })];
+  expect(with_('2026-06-10', late).sessionId).toBeUndefined();
 });
 
 describe('seedlings', () => {
@@ -185,6 +189,25 @@ describe('seedlings', () => {
       },
     ]);
     expect(found('potLimit', { ...now, tasks: [out] })).toEqual([]);
+    // On the very day of the limit they still stand it, a day later no more; a limit on the last day looked at counts.
+    const on = (day: string) => found('potLimit', { ...now, tasks: [{ ...out, on: day }] });
+    expect([on('2026-05-27'), on('2026-05-28')].map(({ length }) => length)).toEqual([0, 1]);
+    const last = { ...now, until: '2026-05-28', tasks: [{ ...out, on: '2026-05-28' }] };
+    const started = (day: string) =>
+      planting({
+        ...tomatoes,
+        mostDaysIndoors: 56,
+        steps: [step('startIndoors', day, true), step('setOut', SATURDAY)],
+      });
+    expect(found('potLimit', { ...last, plantings: [started('2026-04-01')] })).toHaveLength(1);
+    expect(
+      found('potLimit', {
+        ...last,
+        until: '2026-05-27',
+        plantings: [started('2026-04-01')],
+        tasks: [{ ...out, on: '2026-05-27' }],
+      }),
+    ).toEqual([]);
     expect(found('potLimit', { ...now, tasks: [{ ...late, state: 'done' }] })).toEqual([]);
     const unstarted = planting({
       ...tomatoes,

@@ -8,7 +8,7 @@ import { PlacePaths } from '../../garden/paths/index.ts';
 import { Button, Disclosure, Select } from '../../kit/controls/index.ts';
 import { FamilyMark } from '../../kit/FamilyMark.tsx';
 import { Field } from '../../kit/forms/index.ts';
-import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { Loaded, NotThere, Title } from '../../kit/screens/index.ts';
 import { useCatalogue } from '../catalogue.ts';
 import { useCropNames } from '../names.ts';
 import { CropFacts } from './CropFacts.tsx';
@@ -26,7 +26,11 @@ export default function CropPage() {
     <Loaded of={own}>
       {() => {
         const crop = catalogue.crop(cropId);
-        return crop ? <TheCrop key={crop.id} crop={crop} /> : <Bare title={t('noSuchCrop')} />;
+        return crop ? (
+          <TheCrop key={crop.id} crop={crop} />
+        ) : (
+          <NotThere title={t('noSuchCrop')} why={t('noSuchCropWhy')} to="/season/crops" way={t('allCrops')} />
+        );
       }}
     </Loaded>
   );

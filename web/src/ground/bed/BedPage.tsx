@@ -15,7 +15,7 @@ import {
   useSeasonList,
 } from '../../garden/index.ts';
 import { Button, ButtonLink } from '../../kit/controls/index.ts';
-import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { Bare, Loaded, NotThere, Title } from '../../kit/screens/index.ts';
 import { EntryList } from '../../log/EntryList.tsx';
 import { PlantingRow } from '../../season/explain/index.ts';
 import { Plan, useGrowing } from '../plan/index.ts';
@@ -34,7 +34,8 @@ export default function BedPage() {
     <Loaded of={beds}>
       {(list) => {
         const bed = list.find((one) => one.id === bedId);
-        if (!bed) return <Bare title={t('noSuchBed')} />;
+        if (!bed)
+          return <NotThere title={t('noSuchBed')} why={t('noSuchBedWhy')} to="/ground" way={t('toMap')} />;
         return <TheBed bed={bed} beds={list} />;
       }}
     </Loaded>

@@ -22,7 +22,7 @@ export function HelpLines({ path }: { path: string }) {
   return (
     <section
       aria-label={t('button')}
-      className="my-2 basis-full border-rain border-l-4 bg-rain-soft px-4 py-2 font-normal font-sans text-base print:hidden"
+      className="col-span-2 my-2 border-rain border-l-4 bg-rain-soft px-4 py-2 font-normal font-sans text-base print:hidden"
     >
       <ul className="flex max-w-prose list-disc flex-col gap-1 pl-4">
         {t(`screen.${key}`)

@@ -26,7 +26,7 @@ export function Title({ children, className }: { children: string; className?: s
     wasShown = true;
   }, []);
   return (
-    <div className="flex min-h-10 flex-wrap items-center gap-x-1">
+    <div className="grid min-h-10 grid-cols-[minmax(0,max-content)_auto] items-center justify-start gap-x-1">
       <h1 ref={heading} tabIndex={-1} className={`outline-none ${className ?? ''}`}>
         {children}
       </h1>

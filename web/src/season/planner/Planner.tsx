@@ -14,7 +14,7 @@ import { sidesOf, useBothSeasons, useHere, useList, useMeasure, useWrite } from 
 import { Button, Checkbox, DateField, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field, Form, FormFaults, useBodyForm } from '../../kit/forms/index.ts';
-import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { Loaded, NotThere, Title } from '../../kit/screens/index.ts';
 import { Companions } from './Companions.tsx';
 import { croppingsOffered, cropWanted, firstValues, seasonWanted } from './firstValues.ts';
 import { OwnPractices } from './OwnPractices.tsx';
@@ -47,6 +47,18 @@ export interface PlanValues {
   note: string;
 }
 
+function Gone({ bed }: { bed: Bed }) {
+  const { t } = useTranslation('season');
+  return (
+    <NotThere
+      title={t('noSuchPlanting')}
+      why={t('noSuchPlantingWhy')}
+      to={`/ground/${bed.id}`}
+      way={bed.name}
+    />
+  );
+}
+
 /** Plans one planting of a bed, with its dates and amounts computed while one chooses. */
 export default function Planner() {
   const { bedId, plantingId } = useParams();
@@ -58,15 +70,17 @@ export default function Planner() {
     <Loaded of={beds}>
       {(list) => {
         const bed = list.find((one) => one.id === bedId);
-        if (!bed) return <Bare title={t('noSuchBed')} />;
+        if (!bed)
+          return <NotThere title={t('noSuchBed')} why={t('noSuchBedWhy')} to="/ground" way={t('toMap')} />;
         return (
           <Loaded of={own}>
             {() =>
               plantingId ? (
                 <Loaded of={plantings}>
-                  {(all) => (
-                    <PlanForm bed={bed} planting={all.find((one) => one.id === plantingId) ?? null} />
-                  )}
+                  {(all) => {
+                    const planting = all.find((one) => one.id === plantingId);
+                    return planting ? <PlanForm bed={bed} planting={planting} /> : <Gone bed={bed} />;
+                  }}
                 </Loaded>
               ) : (
                 <PlanForm bed={bed} planting={null} />

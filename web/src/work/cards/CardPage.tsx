@@ -6,7 +6,7 @@ import { useList } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Refused } from '../../kit/refused.ts';
-import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { Loaded, NotThere, Title } from '../../kit/screens/index.ts';
 import { CardPlantings } from '../cardPlantings.ts';
 import { DayMap } from '../day/index.ts';
 import { useTaskSentence } from '../sentence.ts';
@@ -19,7 +19,8 @@ export default function CardPage() {
   const { t } = useTranslation('day');
   const { taskId } = useParams();
   const cards = useTaskCard(taskId!);
-  if (isGone(cards.error)) return <Bare title={t('card.gone')} />;
+  if (isGone(cards.error))
+    return <NotThere title={t('card.gone')} why={t('card.goneWhy')} to="/" way={t('card.toWeek')} />;
   return (
     <Loaded of={cards}>
       {({ tasks: [task], plantings }) => (

@@ -4,11 +4,11 @@ import { withBriefTogether } from '@unity-acre/core/work';
 import { Printer } from 'lucide-react';
 import { useEffect } from 'react';
 import { useTranslation } from 'react-i18next';
-import { Link, useParams } from 'react-router';
+import { useParams } from 'react-router';
 import { useHere, useLeads, useList, useLive } from '../../garden/index.ts';
 import { Button } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
-import { Bare, Loaded, Title } from '../../kit/screens/index.ts';
+import { Bare, Loaded, NotThere, Title } from '../../kit/screens/index.ts';
 import { BriefRow } from '../BriefRow.tsx';
 import { CardPlantings } from '../cardPlantings.ts';
 import { BringList, WorkCard } from '../cards/index.ts';
@@ -52,13 +52,7 @@ export default function SessionDay() {
       {(list) => {
         const session = list.find((one) => one.id === id);
         if (!session) {
-          return (
-            <Bare title={t('notFound')}>
-              <Link to="/sessions" className="underline">
-                {t('back')}
-              </Link>
-            </Bare>
-          );
+          return <NotThere title={t('notFound')} why={t('notFoundWhy')} to="/sessions" way={t('back')} />;
         }
         return (
           <Loaded of={cards}>

@@ -66,12 +66,12 @@ export const coldNights: DecisionRule = (now) => {
 
 /** Seedlings that reach the longest time they stand their pots before they are to be set out. */
 export const potLimit: DecisionRule = (now) => {
-  const { today, until, sessions } = now;
+  const { today, sessions } = now;
   const over = settingsOut(now).flatMap(({ task, planting, on }) => {
     const started = planting.steps.find(({ kind, done }) => kind === 'startIndoors' && done)?.on;
     if (!started || planting.mostDaysIndoors === null) return [];
     const limit = addDays(started, planting.mostDaysIndoors);
-    return limit <= until && on > limit ? [{ task, planting, started, limit }] : [];
+    return on > limit ? [{ task, planting, started, limit }] : [];
   });
   if (over.length === 0) return [];
   const first = over.reduce((a, b) => (a.limit <= b.limit ? a : b));

@@ -12,15 +12,9 @@ import {
   useSensors,
 } from '@dnd-kit/core';
 import { GripVertical } from 'lucide-react';
-import {
-  type KeyboardEventHandler,
-  type PointerEventHandler,
-  type ReactNode,
-  useMemo,
-  useState,
-} from 'react';
+import { type KeyboardEventHandler, type PointerEventHandler, type ReactNode, useState } from 'react';
 import { useTranslation } from 'react-i18next';
-import { type Dragging, DraggingContext } from './dragging.ts';
+import { type Dragged, DraggedContext, type Dragging, DraggingContext } from './dragging.ts';
 
 /** What is pressed is taken only once the pointer has moved so far, px: a press alone opens it. */
 const BEGINS_AFTER = 4;
@@ -61,6 +55,8 @@ function Target({ id, children }: { id: string; children: ReactNode }) {
   );
 }
 
+const parts: Dragging = { Handle, Target };
+
 /** Lets work be taken by hand or by the keyboard and put onto a session. */
 export function DragLayer({
   children,
@@ -70,12 +66,11 @@ export function DragLayer({
   onPut(taskId: string, sessionId: string): void;
 }) {
   const { t } = useTranslation('week');
-  const [dragged, setDragged] = useState<(Dragging['dragged'] & { label: string }) | null>(null);
+  const [dragged, setDragged] = useState<(Dragged & { label: string }) | null>(null);
   const sensors = useSensors(
     useSensor(PointerSensor, { activationConstraint: { distance: BEGINS_AFTER } }),
     useSensor(KeyboardSensor),
   );
-  const value = useMemo<Dragging>(() => ({ Handle, Target, dragged }), [dragged]);
   const labelOf = ({ active }: Pick<DragOverEvent, 'active'>) => String(active.data.current?.label ?? '');
   return (
     <DndContext
@@ -110,7 +105,9 @@ export function DragLayer({
         if (over) onPut(String(active.id), String(over.id));
       }}
     >
-      <DraggingContext.Provider value={value}>{children}</DraggingContext.Provider>
+      <DraggingContext.Provider value={parts}>
+        <DraggedContext.Provider value={dragged}>{children}</DraggedContext.Provider>
+      </DraggingContext.Provider>
       <DragOverlay dropAnimation={null}>
         {dragged && (
           <span className="inline-block max-w-72 truncate rounded-sm border-2 border-ink bg-paper px-2 py-1 text-sm shadow-[0_4px_0_-1px_var(--line-strong)]">

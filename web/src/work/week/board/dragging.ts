@@ -11,12 +11,20 @@ export interface Dragging {
   Handle: ComponentType<Wrapping & { label: string }>;
   /** around what it can be put on: the session of an id */
   Target: ComponentType<Wrapping>;
-  /** what is held, and over what */
-  dragged: { taskId: string; overSessionId: string | null } | null;
+}
+
+/** What is held, and over what. */
+export interface Dragged {
+  taskId: string;
+  overSessionId: string | null;
 }
 
 const Still = ({ children }: Wrapping) => children;
-const still: Dragging = { Handle: Still, Target: Still, dragged: null };
+const still: Dragging = { Handle: Still, Target: Still };
 
 export const DraggingContext = createContext<Dragging>(still);
 export const useDragging = (): Dragging => useContext(DraggingContext);
+
+/** Apart from the rest, since it changes with every move of the hand: only what shows it is drawn anew. */
+export const DraggedContext = createContext<Dragged | null>(null);
+export const useDragged = (): Dragged | null => useContext(DraggedContext);

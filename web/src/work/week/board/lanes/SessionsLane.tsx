@@ -1,11 +1,12 @@
 import type { Session, TaskView } from '@unity-acre/contract/work';
 import { minuteOf } from '@unity-acre/core/crew';
 import { crewNeed } from '@unity-acre/core/work';
+import { memo, useMemo } from 'react';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useDates } from '../../../../kit/dates.ts';
 import { Seats } from '../../../../kit/Seats.tsx';
-import { useDragging } from '../dragging.ts';
+import { useDragged, useDragging } from '../dragging.ts';
 import type { LaneProps } from './laneProps.ts';
 
 /** Height of a session, and of the gap under it, px. */
@@ -16,6 +17,8 @@ const GAP = 6;
 export function SessionsLane({ scale, sessions, tasks }: LaneProps) {
   const { t } = useTranslation(['work', 'week']);
   const { Target } = useDragging();
+  const dragged = useDragged();
+  const held = dragged ? tasks.find(({ id }) => id === dragged.taskId) : undefined;
   const byDay = scale.days.map((day) =>
     sessions.filter(({ on }) => on === day).sort((a, b) => a.from.localeCompare(b.from)),
   );
@@ -39,7 +42,12 @@ export function SessionsLane({ scale, sessions, tasks }: LaneProps) {
             }}
           >
             <Target id={session.id}>
-              <SessionBlock session={session} tasks={tasks} isNarrow={scale.days.length > 7} />
+              <SessionBlock
+                session={session}
+                tasks={tasks}
+                over={dragged?.overSessionId === session.id ? held : undefined}
+                isNarrow={scale.days.length > 7}
+              />
             </Target>
           </li>
         )),
@@ -48,23 +56,26 @@ export function SessionsLane({ scale, sessions, tasks }: LaneProps) {
   );
 }
 
-function SessionBlock({
+/** A session with its seats and its time; drawn anew only when something is held over it, or no longer. */
+const SessionBlock = memo(function SessionBlock({
   session,
   tasks,
+  over,
   isNarrow,
 }: {
   session: Session;
   tasks: readonly TaskView[];
+  over: TaskView | undefined;
   isNarrow: boolean;
 }) {
   const { t } = useTranslation(['work', 'week']);
   const dates = useDates();
-  const { dragged } = useDragging();
-  const over =
-    dragged?.overSessionId === session.id ? tasks.find(({ id }) => id === dragged.taskId) : undefined;
-  // What is held over it counts already.
-  const filled = over ? { ...session, taskIds: [...session.taskIds, over.id] } : session;
-  const { coming, minutes, needed } = crewNeed(filled, tasks);
+  // What is held over it counts already. A hand that moves has only that one counted again.
+  const need = useMemo(
+    () => crewNeed(over ? { ...session, taskIds: [...session.taskIds, over.id] } : session, tasks),
+    [session, over, tasks],
+  );
+  const { coming, minutes, needed } = need;
   const there = coming * (minuteOf(session.to) - minuteOf(session.from));
   const isShort = needed > coming;
   return (
@@ -89,4 +100,4 @@ function SessionBlock({
       </span>
     </Link>
   );
-}
+});
