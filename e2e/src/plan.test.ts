@@ -59,7 +59,7 @@ const barOf = async (bed: string, crop: string, on = page) => {
     },
     {},
     bed,
-    `${crop}:`,
+    `${crop}, `,
   );
   return handle.asElement()! as import('puppeteer-core').ElementHandle<HTMLElement>;
 };

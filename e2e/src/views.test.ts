@@ -19,11 +19,19 @@ it('opens the season at today with the near past in its left third, as near as o
     await hand.open('/season');
     await hand.follow(w.season.zoom[zoom]);
     await page.waitForFunction((name) => location.search.includes(`zoom=${name}`), {}, zoom);
-    const share = await page.$eval(`section[aria-label="${w.season.bands}"]`, (region) => {
-      const box = region.getBoundingClientRect();
-      const line = region.querySelector('.border-dashed')!.getBoundingClientRect();
-      return (line.left - box.left) / box.width;
-    });
+    const found = await page.waitForFunction(
+      (label) => {
+        const region = document.querySelector(`section[aria-label="${label}"]`);
+        const box = region?.getBoundingClientRect();
+        const line = region?.querySelector('.border-dashed')?.getBoundingClientRect();
+        return box && line && box.width > 0 && region!.scrollLeft > 0
+          ? (line.left - box.left) / box.width
+          : null;
+      },
+      {},
+      w.season.bands,
+    );
+    const share = (await found.jsonValue())!;
     expect(share, zoom).toBeGreaterThan(0.25);
     expect(share, zoom).toBeLessThan(0.5);
     expect(await faults(page), zoom).toEqual([]);

@@ -48,6 +48,11 @@ describe('what somebody could take on', () => {
     const skilled = [task('pick', 'pick', { own })];
     expect(ids({}, [session('a')], skilled)).toEqual([]);
     expect(ids({ skills: ['irrigation'] }, [session('a')], skilled)).toEqual([['a', 'pick']]);
+    // What setting out asks for is the same for all gardens: it holds back who has learnt something else.
+    const list = [session('a', { taskIds: ['setOut'] })];
+    expect(ids({}, list)).toHaveLength(1);
+    expect(ids({ skills: ['irrigation'] }, list)).toEqual([]);
+    expect(ids({ skills: ['setting out'] }, list)).toHaveLength(1);
   });
 
   it('is at times at which they are free; who has not said sees all', () => {

@@ -42,9 +42,15 @@ export interface WorkFor<Session, Task> {
   tasks: Task[];
 }
 
-/** Whether somebody may do work, and has learnt what it asks for. */
-const suits = (helper: Helper, needs: ReturnType<typeof workNeeds>): boolean =>
-  canDo(helper, needs) && hasSkill(helper, needs);
+/**
+ * Whether somebody may do work, and has learnt what it asks for. Of whom nobody has said what they have learnt is not held back by what
+ * work of its kind usually asks, only by what the garden asks for it.
+ */
+function suits(helper: Helper, task: Doable): boolean {
+  const needs = workNeeds(task);
+  const isUnsaid = helper.skills.length === 0 && (task.own?.skill ?? null) === null;
+  return canDo(helper, needs) && (isUnsaid || hasSkill(helper, needs));
+}
 
 /**
  * What somebody could take on: sessions to come with room for all who stand behind the name, at times at which they are free,
@@ -72,8 +78,7 @@ export function workFor<Session extends Joinable, Task extends Doable>(
     .map((session) => ({
       session,
       tasks: tasks.filter(
-        (task) =>
-          session.taskIds.includes(task.id) && task.state !== 'done' && suits(helper, workNeeds(task)),
+        (task) => session.taskIds.includes(task.id) && task.state !== 'done' && suits(helper, task),
       ),
     }))
     .filter((one) => one.tasks.length > 0)

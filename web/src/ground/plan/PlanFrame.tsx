@@ -1,6 +1,6 @@
 import type { Point, Rectangle } from '@unity-acre/core/ground';
 import { Maximize, ZoomIn, ZoomOut } from 'lucide-react';
-import { type PointerEvent, type ReactNode, useEffect, useRef, useState } from 'react';
+import { type PointerEvent, type ReactNode, useCallback, useEffect, useRef, useState } from 'react';
 import { useTranslation } from 'react-i18next';
 import { sayUnfetched } from '../../kit/fetchedPart.tsx';
 import { GroundCanvas, type PaintGround } from './GroundCanvas.tsx';
@@ -33,6 +33,9 @@ interface Props {
   children: ReactNode | ((metresPerPixel: number) => ReactNode);
 }
 
+/** What zooms is fetched so long after the plan is there, milliseconds; sooner where somebody presses its buttons. */
+const SOON_MS = 400;
+
 /** Ground to scale, with zoom and pan, a bar of a round length, and north. */
 export function PlanFrame({
   frame,
@@ -49,23 +52,35 @@ export function PlanFrame({
   const { t } = useTranslation('ground');
   const svg = useRef<SVGSVGElement>(null);
   const ground = useRef<SVGGElement>(null);
-  const zooming = useRef<Promise<PlanZoom>>(null);
+  const zooming = useRef<Promise<PlanZoom> | null>(null);
   const [shownSvg, setShownSvg] = useState<SVGSVGElement | null>(null);
   const [transform, setTransform] = useState<PlanTransform>({ scale: 1, x: 0, y: 0 });
 
+  const begin = useCallback(() => {
+    zooming.current ??= import('./planZoom.ts').then(({ planZoom }) =>
+      planZoom(svg.current!, pans, setTransform),
+    );
+    zooming.current.catch(() => {
+      // What could not be fetched can be asked for again.
+      zooming.current = null;
+    });
+    return zooming.current;
+  }, [pans]);
   useEffect(() => {
     // The scale bar is measured on the drawing, so it can only be drawn once the drawing is there.
     setShownSvg(svg.current);
     // Nobody zooms before there is something to be seen.
-    const begun = import('./planZoom.ts').then(({ planZoom }) => planZoom(svg.current!, pans, setTransform));
-    begun.catch(() => undefined);
-    zooming.current = begun;
-    return () =>
-      void begun.then(
+    const soon = setTimeout(begin, SOON_MS);
+    return () => {
+      clearTimeout(soon);
+      const begun = zooming.current;
+      zooming.current = null;
+      void begun?.then(
         (zoom) => zoom.end(),
         () => undefined,
       );
-  }, [pans]);
+    };
+  }, [begin]);
 
   const placeOf = (event: PointerEvent): Point => {
     const matrix = ground.current!.getScreenCTM()!.inverse();
@@ -81,7 +96,7 @@ export function PlanFrame({
     onPointerMove: (event: PointerEvent) => hand.move(placeOf(event), event),
     onPointerUp: (event: PointerEvent) => hand.up(placeOf(event), event),
   };
-  const zoom = (how: (zoom: PlanZoom) => void) => void zooming.current?.then(how, sayUnfetched);
+  const zoom = (how: (zoom: PlanZoom) => void) => void begin().then(how, sayUnfetched);
   const box = shownSvg?.getBoundingClientRect();
   const fitted = box?.width
     ? Math.max(frame.width / box.width, frame.length / Math.max(1, box.height))
