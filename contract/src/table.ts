@@ -167,7 +167,8 @@ export const table = {
   removeEntry: line('DELETE', `${garden}/entries/:id`, crewMembers, true),
   changes: line('GET', `${garden}/changes`, leads),
   undo: line('POST', `${garden}/changes/:id/undo`, crewMembers),
-  received: line('GET', `${garden}/received`, members),
+  // It names whom to write to: those who receive, and those who see to it.
+  received: line('GET', `${garden}/received`, ['coordinator', 'receiver']),
   harvestTotals: line('GET', `${garden}/harvest-totals`, members),
 } satisfies Record<string, TableLine>;
 

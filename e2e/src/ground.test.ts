@@ -92,6 +92,11 @@ describe('laying the ground out', () => {
     await hand.open('/ground?bed=new');
     await hand.write(w.ground.row.howMany, '0');
     await hand.reads(w.ground.row.wrong);
+    // It is not saved, and nothing of it is lost.
+    await hand.press(w.kit.save);
+    await page.waitForSelector('[role="dialog"] [role="alert"]');
+    expect((await beds()).length).toBe(had);
+    expect(await page.$('[role="dialog"]')).not.toBeNull();
     await hand.write(w.ground.row.howMany, '3');
     await hand.press(w.kit.save);
     await hand.reads('3 beds added.');

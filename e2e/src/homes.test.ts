@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { afterAll, beforeAll, expect, it, onTestFinished } from 'vitest';
 import { faults } from './axe.ts';
-import { openBrowser, visit } from './browser.ts';
+import { openBrowser, type Size, visit } from './browser.ts';
 import { Demo } from './demo.ts';
 import { beginGarden, Hand, speech } from './hand.ts';
 import { Program } from './program.ts';
@@ -25,8 +25,9 @@ const PRESS_S = 4;
 const FIELD_S = 8;
 const MOST_S = 5 * 60;
 
-it('leads a new garden from its first bed to its first session in less than five minutes of presses', async () => {
-  const dataDir = mkdtempSync(join(tmpdir(), 'acre-first-'));
+/** A garden that was just set up, and who set it up. It ends with the test. */
+async function newGarden(size: Size) {
+  const dataDir = mkdtempSync(join(tmpdir(), 'acre-new-'));
   const program = await Program.start('server', dataDir);
   const { browser, close } = await openBrowser();
   onTestFinished(async () => {
@@ -34,9 +35,14 @@ it('leads a new garden from its first bed to its first session in less than five
     await program.stop();
     rmSync(dataDir, { recursive: true, force: true });
   });
-  const { page, troubles } = await visit(browser, 'desk');
-  const hand = new Hand(page, program.url);
+  const watched = await visit(browser, size);
+  const hand = new Hand(watched.page, program.url);
   await beginGarden(hand, w);
+  return { ...watched, hand };
+}
+
+it('leads a new garden from its first bed to its first session in less than five minutes of presses', async () => {
+  const { page, hand, troubles } = await newGarden('desk');
   const spent = { presses: 0, fields: 0 };
   const press = async (work: Promise<void>) => {
     spent.presses += 1;
@@ -93,17 +99,7 @@ it('leads a new garden from its first bed to its first session in less than five
 });
 
 it('puts the first steps away for good, and brings them back where that is undone', async () => {
-  const dataDir = mkdtempSync(join(tmpdir(), 'acre-away-'));
-  const program = await Program.start('server', dataDir);
-  const { browser, close } = await openBrowser();
-  onTestFinished(async () => {
-    await close();
-    await program.stop();
-    rmSync(dataDir, { recursive: true, force: true });
-  });
-  const { page } = await visit(browser, 'phone');
-  const hand = new Hand(page, program.url);
-  await beginGarden(hand, w);
+  const { hand } = await newGarden('phone');
   await hand.open('/');
   await hand.press(first.putAway);
   await hand.reads(first.away);

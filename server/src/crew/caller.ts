@@ -25,12 +25,13 @@ export interface Member {
   person: PersonEntity;
 }
 
+/** Those who lead whatever session it is. */
+export const leads = ({ role }: Pick<PersonEntity, 'role'>): boolean =>
+  role === 'coordinator' || role === 'crewLead';
+
 /** Oneself and one's children, or anybody for those who lead. */
 export const maySpeakFor = (caller: PersonEntity, person: PersonEntity): boolean =>
-  caller.role === 'coordinator' ||
-  caller.role === 'crewLead' ||
-  person.id === caller.id ||
-  person.guardianId === caller.id;
+  leads(caller) || person.id === caller.id || person.guardianId === caller.id;
 
 const COOKIE = SESSION_COOKIE;
 /** Tells a browser that was signed in to an account before. It opens nothing. */

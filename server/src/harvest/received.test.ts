@@ -29,4 +29,7 @@ it('tells a receiver what went out of the garden by day and crop, the latest fir
   expect(given[1]!.grams).toBeCloseTo(3 * 453.59237, 1);
   expect(contacts).toHaveLength(1);
   expect(contacts[0]!.email).toContain('@');
+  const volunteer = await garden.member('volunteer', 'Vic');
+  const asked = { cookie: volunteer.cookie, query: { year: 2026 } };
+  expect((await garden.ask('received', asked)).status).toBe(403);
 });

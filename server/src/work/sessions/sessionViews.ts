@@ -1,6 +1,7 @@
 import type { Session } from '@unity-acre/contract/work';
 import { group } from 'd3-array';
 import { type EntityManager, In } from 'typeorm';
+import { leads } from '../../crew/caller.ts';
 import type { PersonEntity } from '../../crew/entity.ts';
 import { Names } from '../../crew/index.ts';
 import { breathe } from '../../heavy/breathe.ts';
@@ -52,7 +53,7 @@ export async function sessionViews(
   await breathe();
   const names = await Names.for(manager, viewer);
   await breathe();
-  const asked = ['coordinator', 'crewLead'].includes(viewer.role) ? await askedOf(manager, rows) : null;
+  const asked = leads(viewer) ? await askedOf(manager, rows) : null;
   await breathe();
   const bySession = group(said, (row) => row.sessionId);
   const work = group(

@@ -1,7 +1,7 @@
 import type { Session } from '@unity-acre/contract/work';
 import type { Day } from '@unity-acre/core/calendar';
 import { v7 as newId } from 'uuid';
-import { type Member, maySpeakFor } from '../../crew/caller.ts';
+import { leads, type Member, maySpeakFor } from '../../crew/caller.ts';
 import { type PersonEntity, people } from '../../crew/entity.ts';
 import type { Writing } from '../../database/change.ts';
 import { momentAfter } from '../../database/moments.ts';
@@ -33,7 +33,7 @@ async function signing(call: Signing) {
 
 /** Coordinators, crew leads, and whoever leads this one. */
 export function mayLead(session: Pick<SessionEntity, 'leadId'>, { person }: Pick<Member, 'person'>): boolean {
-  return person.role === 'coordinator' || person.role === 'crewLead' || session.leadId === person.id;
+  return leads(person) || session.leadId === person.id;
 }
 
 /** Refuses a place in a session that is over or called off, or is not for this person. */

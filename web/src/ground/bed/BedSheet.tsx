@@ -104,6 +104,7 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
     version: bed?.version,
     toValues: valuesOf,
     toBody: (values, read) => {
+      if (!bed && !row) read.errors.howMany = 'rowOfBeds';
       const width = read.length('width', values.width, bare);
       const isPolygon = values.form === 'polygon' && bed?.points;
       return {
@@ -127,9 +128,7 @@ export function BedForm({ bed, onDone, onRemoved }: FormProps) {
       };
     },
     send: async (body, ifMatch) => {
-      // The fields of the row say themselves what is wrong with them.
-      if (!row) return;
-      if (row.count === 1) await save.mutateAsync({ params: { id }, body, ifMatch });
+      if (!row || row.count === 1) await save.mutateAsync({ params: { id }, body, ifMatch });
       else await saveRow.mutateAsync({ body: { beds: inRow(body, row), landmarks: [] } });
       onDone();
     },

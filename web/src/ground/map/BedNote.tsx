@@ -1,5 +1,4 @@
 import type { Bed } from '@unity-acre/contract/ground';
-import { amounts } from '@unity-acre/core/season';
 import { useTranslation } from 'react-i18next';
 import { Link } from 'react-router';
 import { useCropNames } from '../../crops/names.ts';
@@ -41,7 +40,7 @@ export function BedNote({
           {role !== 'receiver' && (
             <ul className="mt-1">
               {here.map((seen) => (
-                <PlantingNote key={seen.planted.id} seen={seen} bed={bed} />
+                <PlantingNote key={seen.planted.id} seen={seen} />
               ))}
             </ul>
           )}
@@ -54,7 +53,7 @@ export function BedNote({
   );
 }
 
-function PlantingNote({ seen, bed }: { seen: Seen; bed: Bed }) {
+function PlantingNote({ seen }: { seen: Seen }) {
   const { t } = useTranslation('map');
   const dates = useDates();
   const names = useCropNames();
@@ -63,14 +62,13 @@ function PlantingNote({ seen, bed }: { seen: Seen; bed: Bed }) {
   const day = (kind: string) => planting.steps.find((step) => step.kind === kind)?.on;
   const stands = { sown: day('emerge'), growing: day('firstPick'), ripe: day('lastPick'), over: undefined };
   const until = stands[seen.stage];
-  const { plants } = amounts(crop, planting.method, planting.pattern, planting.width, planting.length, bed);
   return (
     <li className="flex items-start gap-2 border-line border-t py-1.5">
       <FamilyMark family={crop.family} size={18} />
       <span className="min-w-0">
         <strong>{names.crop(planting.cropId)}</strong>, {names.variety(planting.cropId, planting.varietyId)}
         <span className="block text-ink-soft text-sm">
-          {t('note.plants', { count: plants, number: number(plants, 0) })}.{' '}
+          {t('note.plants', { count: planting.plants, number: number(planting.plants, 0) })}.{' '}
           {until ? t(`note.${seen.stage}`, { day: dates.short(until) }) : t(`note.${seen.stage}Bare`)}
         </span>
       </span>

@@ -51,7 +51,7 @@ export function useMapDay(): MapTime {
       { replace: true },
     );
   };
-  usePlaying(isPlaying, on, { first, last }, goTo, (day) => {
+  usePlaying(isPlaying, on, last, goTo, (day) => {
     setPlaying(false);
     rest(day);
   });
@@ -67,7 +67,7 @@ export function useMapDay(): MapTime {
 function usePlaying(
   isPlaying: boolean,
   on: Day,
-  { last }: { first: Day; last: Day },
+  last: Day,
   goTo: (day: Day) => void,
   end: (day: Day) => void,
 ): void {

@@ -6,7 +6,7 @@ export { PlanFrame } from './PlanFrame.tsx';
 export { BedMark, LandmarkMark, pathOf } from './PlanThings.tsx';
 export { placesIn, type Standing } from './placesIn.ts';
 export { stepIn } from './snap.ts';
-export { tenureFill } from './tenureLook.ts';
+export { TenureKey } from './TenureKey.tsx';
 export { Underlay } from './Underlay.tsx';
 export { useGrowing } from './useGrowing.ts';
 export { useSpotWords } from './useSpotWords.ts';

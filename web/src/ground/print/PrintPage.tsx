@@ -9,7 +9,7 @@ import { Button, Select } from '../../kit/controls/index.ts';
 import { useDates } from '../../kit/dates.ts';
 import { Field } from '../../kit/forms/index.ts';
 import { Loaded, Title } from '../../kit/screens/index.ts';
-import { BedMark, frameOf, LandmarkMark, paintOrder, tenureFill } from '../plan/index.ts';
+import { BedMark, frameOf, LandmarkMark, paintOrder, TenureKey } from '../plan/index.ts';
 
 const papers = { a4: { across: 277, along: 190 }, letter: { across: 259, along: 195 } } as const;
 /** Scales one finds on a ruler. */
@@ -126,12 +126,7 @@ function Paper({ beds, landmarks }: { beds: Bed[]; landmarks: Landmark[] }) {
               />
             </span>
             {kinds.map((kind) => (
-              <span key={kind} className="flex items-center gap-1.5">
-                <svg width="22" height="14" aria-hidden>
-                  <rect x="0.5" y="0.5" width="21" height="13" className={`${tenureFill[kind]} stroke-ink`} />
-                </svg>
-                {t(`ground:tenure.${kind}`)}
-              </span>
+              <TenureKey key={kind} kind={kind} />
             ))}
           </div>
           <ul className="columns-4 text-xs leading-tight">

@@ -8,7 +8,7 @@ import { DayByDay, WeekBoard } from './board/WeekBoard.tsx';
 import { Decisions } from './decisions/Decisions.tsx';
 import type { About } from './decisions/useDecisionWords.ts';
 import { useGardenNow } from './decisions/useGardenNow.ts';
-import { usePutOff } from './decisions/usePutOff.ts';
+import { usePutOffs } from './decisions/usePutOff.ts';
 import { WeatherNote } from './WeatherNote.tsx';
 
 /** Of a new garden, and of who leads a session today: fetched where they are shown. */
@@ -34,14 +34,18 @@ export function LeaderWeek({ from, ...all }: About & { from: string }) {
   const { t } = useTranslation('week');
   const isWide = useMedia(WIDE);
   const Board = isWide ? WeekBoard : DayByDay;
-  const { isKnown } = usePutOff(() => '');
+  const { isKnown } = usePutOffs();
   if (!now || !isKnown) return <div className="min-h-[60rem]" />;
-  // What has plans and sessions has begun.
-  const isYoung = coordinates && (all.plantings.length === 0 || all.sessions.length === 0);
+  // What has beds, people, plans and sessions has begun.
+  const isYoung = [now.beds, now.people.slice(1), all.plantings, all.sessions].some(
+    ({ length }) => length === 0,
+  );
   const running = about.sessions.filter(({ on, state }) => on === garden.today && state === 'called');
   return (
     <>
-      {isYoung && <FirstSteps plantings={all.plantings.length} sessions={all.sessions.length} />}
+      {coordinates && isYoung && (
+        <FirstSteps plantings={all.plantings.length} sessions={all.sessions.length} />
+      )}
       {!coordinates && running.map((session) => <TodaySession key={session.id} session={session} />)}
       {!coordinates && about.sessions.length === 0 && (
         <Bare title={t('lead.none')}>{t('lead.noneHint')}</Bare>

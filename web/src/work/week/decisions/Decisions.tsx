@@ -5,7 +5,7 @@ import { Button } from '../../../kit/controls/index.ts';
 import { Bare } from '../../../kit/screens/index.ts';
 import { Remedy } from './remedies/index.tsx';
 import { type About, useDecisionWords } from './useDecisionWords.ts';
-import { usePutOff } from './usePutOff.ts';
+import { usePutOff, usePutOffs } from './usePutOff.ts';
 
 /** So many are shown before somebody asks for the rest. */
 const SHOWN = 4;
@@ -13,7 +13,7 @@ const SHOWN = 4;
 /** What needs a person, worst first: one sentence each, what it was seen by, and what can be done about it. */
 export function Decisions({ now, about }: { now: GardenNow; about: About }) {
   const { t } = useTranslation('week');
-  const { isAway } = usePutOff(() => '');
+  const { isAway } = usePutOffs();
   const [all, setAll] = useState(false);
   const list = decide(now, isAway);
   return (

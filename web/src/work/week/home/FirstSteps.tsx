@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import { presentPeople, useCoordinates, useHere, useList } from '../../../garden/index.ts';
 import { Button, ButtonLink } from '../../../kit/controls/index.ts';
 import { listedDays, useSessions } from '../../sessions/index.ts';
-import { usePutOff } from '../decisions/usePutOff.ts';
+import { usePutOff, usePutOffs } from '../decisions/usePutOff.ts';
 import { type Begun, firstSteps } from './firstSteps.ts';
 
 /** What a new garden does first: what is done is ticked, the next leads on, and all of it can be put away for good. */
@@ -16,7 +16,8 @@ export function FirstSteps({ plantings, sessions }: Pick<Begun, 'plantings' | 's
   const people = useList('people', coordinates).data;
   // A garden in winter has none these weeks, and has had many.
   const ever = useSessions(listedDays(garden.today), coordinates && sessions === 0);
-  const { isAway, put } = usePutOff(() => t('first.away'), garden.seasonYear + 99);
+  const { isAway } = usePutOffs();
+  const { put } = usePutOff(() => t('first.away'));
   const isKnown = beds && people && (sessions > 0 || ever.data);
   if (!coordinates || !isKnown || isAway(MATTER)) return null;
   const steps = firstSteps({
@@ -62,7 +63,7 @@ export function FirstSteps({ plantings, sessions }: Pick<Begun, 'plantings' | 's
           </li>
         ))}
       </ol>
-      <Button look="quiet" className="text-sm" onClick={() => put(MATTER)}>
+      <Button look="quiet" className="text-sm" onClick={() => put(MATTER, FOR_GOOD)}>
         {t('first.putAway')}
       </Button>
     </section>
@@ -70,3 +71,4 @@ export function FirstSteps({ plantings, sessions }: Pick<Begun, 'plantings' | 's
 }
 
 const MATTER = 'firstSteps';
+const FOR_GOOD = '2200-12-31';
