@@ -12,16 +12,14 @@ import { plantingView, schedulesOf } from './schedules.ts';
 
 export const sowAgainRoutes: Pick<Handlers, 'sowAgain'> = {
   sowAgain: async ({ store, member: { garden, person }, params, body, change }) => {
-    const named = await store.manager.findOneBy(plantings, params);
-    if (!named) throw new Refusal('notFound');
+    const failed = await store.manager.findOneBy(plantings, params);
+    if (!failed) throw new Refusal('notFound');
     const today = todayIn(garden, store.clock);
     // Its ground is free from tomorrow on.
     if (body.on <= today) throw invalid('on', 'inThePast');
-    const name = (await catalogueOf(store.manager, garden.id)).crop(named.cropId)?.name.en ?? named.cropId;
+    const name = (await catalogueOf(store.manager, garden.id)).crop(failed.cropId)?.name.en ?? failed.cropId;
     return change('planting.sownAgain', name, async (writing) => {
       const { manager } = writing;
-      const failed = await manager.findOneBy(plantings, params);
-      if (!failed) throw new Refusal('notFound');
       const [schedule] = await schedulesOf(manager, garden, [failed], today);
       const steps = schedule?.steps ?? [];
       const isUp = steps.some(({ kind, done }) => kind === 'emerge' && done);

@@ -41,15 +41,13 @@ export const askingRoutes: Pick<Handlers, 'askForHelp'> = {
     const personIds = [...new Set(body.personIds)];
     const known = await store.manager.countBy(people, { gardenId: garden.id, id: In(personIds) });
     if (known !== personIds.length) throw invalid('personIds', 'unknownPerson');
+    const asked = (await askedOf(store.manager, [session])).get(session.id);
     // Sent again, it writes to nobody twice.
-    const toAsk = async (manager: EntityManager) => {
-      const asked = (await askedOf(manager, [session])).get(session.id);
-      return personIds.filter((id) => !asked?.has(id));
-    };
+    const toAsk = personIds.filter((id) => !asked?.has(id));
     if (!body.send) {
       const letters = await Letters.drafting(store.manager, garden, store.clock);
       const drafts: HelpLetter[] = [];
-      for (const id of await toAsk(store.manager)) {
+      for (const id of toAsk) {
         const letter = await letters.compose('help', id, { session });
         if (letter) drafts.push(helpView(letter));
       }
@@ -58,7 +56,7 @@ export const askingRoutes: Pick<Handlers, 'askForHelp'> = {
     return change('message.written', session.title, async (writing) => {
       const letters = await Letters.of(writing, garden, store.clock);
       const sent: HelpLetter[] = [];
-      for (const id of await toAsk(writing.manager)) {
+      for (const id of toAsk) {
         const letter = await letters.write('help', id, { session });
         if (letter) sent.push(helpView(letter));
       }
