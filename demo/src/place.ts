@@ -83,5 +83,5 @@ export const landmarks: LandmarkInput[] = [
   standing('hedge', [0, 4, 3, 66], 2.4),
   standing('shed', [66, 4, 9, 7], 2.6),
   standing('tree', [47, 6, 12, 12], 6, { form: 'circle', name: 'Old pear' }),
-  standing('path', [4.5, 38.5, 71, 5], 0, { name: 'Barrow path' }),
+  standing('path', [4.5, 38.5, 71, 5], 0, { name: 'Wheelbarrow path' }),
 ];
